@@ -1,0 +1,25 @@
+/** Dependencies point one way: interface → store → core. */
+const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    forbid('core-stands-alone', '^src/core', '^(src/(workers|store|storage|files|ui)|server|cli|demo)'),
+    {
+      name: 'core-uses-only-maths-and-schemas',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm'], pathNot: 'node_modules/(zod|ml-matrix)/' },
+    },
+    forbid('store-knows-no-interface', '^src/(store|storage|files|workers)', '^src/ui'),
+    forbid('storage-knows-no-store', '^src/(storage|files)', '^src/store'),
+    forbid('workers-know-only-core', '^src/workers', '^src/(store|storage|files|ui)'),
+    forbid('demo-is-data', '^demo', '^src/(store|storage|ui|workers)'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(dist|\\.cache)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+};

@@ -1,0 +1,89 @@
+import '@/core/zodSetup';
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { analyse } from '@/core/analyse';
+import { designJsonSchema, readDesignText } from '@/core/document/readDesign';
+import { DEMO_NAMES, demoDesign } from '../demo';
+
+const HELP = `Usage: npm run -s analyse -- FILE.json [options]
+
+Reads one design document and prints one JSON object: SI units and radians,
+numbers or null with a reason under the same key of the group's "reasons".
+
+  --surfaces-only   leave out fuselage, propeller and viscosity
+  --wake=wind       let wakes leave along the wind (default: straight along the datum)
+  --grid=SxC        strips on the longest surface and chordwise panels (default 18x5)
+  --example NAME    write a demo design to standard output
+  --list            name the demo designs
+  --schema          print the JSON Schema of the design document
+  --help            this text
+
+Faults of the file go to standard error with their place; exit status 2.`;
+
+/** Ends with exit status 2, the fault on standard error. */
+function refuse(lines: readonly string[]): never {
+  process.stderr.write(`${lines.join('\n')}\n`);
+  process.exit(2);
+}
+
+const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        'surfaces-only': { type: 'boolean', default: false },
+        wake: { type: 'string', default: 'datum' },
+        grid: { type: 'string' },
+        example: { type: 'string' },
+        list: { type: 'boolean', default: false },
+        schema: { type: 'boolean', default: false },
+        help: { type: 'boolean', default: false },
+      },
+    });
+  } catch (error) {
+    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
+  }
+}
+
+function readGrid(text: string | undefined) {
+  if (text === undefined) return undefined;
+  const match = /^(\d{1,3})x(\d{1,2})$/.exec(text);
+  const [strips, chordwise] = [Number(match?.[1]), Number(match?.[2])];
+  if (!match || strips < 2 || strips > 200 || chordwise < 2 || chordwise > 40) {
+    return refuse([`--grid=${text}: give strips (2 to 200) and chordwise panels (2 to 40), such as --grid=18x5.`]);
+  }
+  return { strips, chordwise };
+}
+
+function readFileOrRefuse(path: string): string {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch (error) {
+    return refuse([`${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`]);
+  }
+}
+
+function main(): void {
+  const { values, positionals } = readArguments();
+  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  if (values.list) return void process.stdout.write(`${DEMO_NAMES.join('\n')}\n`);
+  if (values.schema) return print(designJsonSchema());
+  if (values.example !== undefined) {
+    try {
+      return print(demoDesign(values.example));
+    } catch (error) {
+      return refuse([error instanceof Error ? error.message : String(error)]);
+    }
+  }
+  const [file, ...others] = positionals;
+  if (file === undefined || others.length > 0) refuse(['Give one design document.', 'See --help.']);
+  if (values.wake !== 'datum' && values.wake !== 'wind') refuse([`--wake=${values.wake}: only "datum" and "wind" are known.`]);
+  const grid = readGrid(values.grid);
+  const read = readDesignText(readFileOrRefuse(file));
+  if (!read.ok) refuse([`${file} was not taken:`, ...read.issues.map(({ path, message }) => `  ${path}: ${message}`)]);
+  print(analyse(read.design, { surfacesOnly: values['surfaces-only'], wake: values.wake, grid }));
+}
+
+main();

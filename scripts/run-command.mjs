@@ -1,0 +1,9 @@
+// Builds the command line when sources changed, then runs one command of it. Prints nothing of its own.
+import { spawnSync } from 'node:child_process';
+import { ensureBuilt, ensureInstalled } from './steps.mjs';
+
+const [name, ...rest] = process.argv.slice(2);
+ensureInstalled();
+ensureBuilt('node');
+const { status } = spawnSync(process.execPath, [`dist/node/${name}.js`, ...rest], { stdio: 'inherit' });
+process.exit(status ?? 1);

@@ -1,0 +1,128 @@
+import type { Reference } from '../geometry/planform';
+import type { Vector3 } from '../units/convert';
+import type { CommandAngles } from './commands';
+import { combineCases, type FlowCase, solveCase, solveCaseWithoutTail, STILL_AIR } from './flowCase';
+import { addLoads, crossLoads, type Load, loadChange, NO_LOAD } from './forces';
+import type { InfluenceMatrices } from './influence';
+import { camberAndTwist, type Lattice } from './lattice';
+
+/**
+ * Loads of what the lattice does not hold (bodies, propellers, drag), per ρV²
+ * and as functions of the state; angles in radians. Absent with surfaces only.
+ */
+export interface ExtraLoads {
+  /** Load at an angle of attack, and its change per radian. */
+  readonly atAlpha: (alpha: number, about: Vector3) => Load;
+  readonly perAlpha: (alpha: number, about: Vector3) => Load;
+  /** Change per radian of sideslip. */
+  readonly perBeta: (about: Vector3) => Load;
+  /** Change per unit of pitch or yaw rate over speed [rad/m]. */
+  readonly perPitchRate: (about: Vector3) => Load;
+  readonly perYawRate: (about: Vector3) => Load;
+}
+
+export const NO_EXTRA_LOADS: ExtraLoads = {
+  atAlpha: () => NO_LOAD,
+  perAlpha: () => NO_LOAD,
+  perBeta: () => NO_LOAD,
+  perPitchRate: () => NO_LOAD,
+  perYawRate: () => NO_LOAD,
+};
+
+/** The longitudinal model: any state of angle of attack and pitch command as a recombination of solved cases. */
+export interface AeroModel {
+  readonly matrices: InfluenceMatrices;
+  readonly lattice: Lattice;
+  readonly reference: Reference;
+  /** Nose-up panel angles as drawn: incidence, camber, twist [rad]. */
+  readonly angles: Float64Array;
+  readonly pitch: CommandAngles;
+  readonly extra: ExtraLoads;
+  readonly stateAt: (alpha: number, pitchCommand: number) => FlowCase;
+  /** Loads by surface at a state, and the loads of everything else. */
+  readonly loadsAt: (alpha: number, pitchCommand: number, about: Vector3) => StateLoads;
+}
+
+export interface StateLoads {
+  readonly surfaces: readonly Load[];
+  readonly total: Load;
+}
+
+/** Nose-up angle of every panel as drawn: incidence, camber and twist [rad]. */
+export function drawnAngles(lattice: Lattice): Float64Array {
+  const angles = camberAndTwist(lattice);
+  lattice.strips.forEach((strip, index) => {
+    const incidence = lattice.surfaces[strip.surface]!.incidence;
+    for (let k = 0; k < lattice.cells.count; k++) angles[index * lattice.cells.count + k]! += incidence;
+  });
+  return angles;
+}
+
+export interface AeroModelInput {
+  readonly matrices: InfluenceMatrices;
+  readonly reference: Reference;
+  readonly pitch: CommandAngles;
+  readonly extra: ExtraLoads;
+}
+
+export function aeroModel({ matrices, reference, pitch, extra }: AeroModelInput): AeroModel {
+  const { lattice } = matrices;
+  const angles = drawnAngles(lattice);
+  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
+  const rising = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
+  const commanded = pitch.hasEven
+    ? solveCase(matrices, { parity: 'symmetric', onset: STILL_AIR, extraAngles: pitch.even })
+    : null;
+  const stateAt = (alpha: number, pitchCommand: number): FlowCase => {
+    const parts: [number, FlowCase][] = [
+      [Math.cos(alpha), level],
+      [Math.sin(alpha), rising],
+    ];
+    if (commanded) parts.push([pitchCommand * Math.cos(alpha), commanded]);
+    return combineCases(parts);
+  };
+  return {
+    matrices,
+    lattice,
+    reference,
+    angles,
+    pitch,
+    extra,
+    stateAt,
+    loadsAt: (alpha, pitchCommand, about) => {
+      const state = stateAt(alpha, pitchCommand);
+      const surfaces = crossLoads(matrices, state, state, about);
+      return { surfaces, total: addLoads([...surfaces, extra.atAlpha(alpha, about)]) };
+    },
+  };
+}
+
+/** Lift, drag and pitching moment coefficients of a load per ρV² (q = ½ρV²), in wind axes. */
+export interface LongitudinalCoefficients {
+  readonly lift: number;
+  readonly drag: number;
+  /** About the point the load was taken about, nose-up positive. */
+  readonly moment: number;
+}
+
+export function longitudinal({ force, moment }: Load, alpha: number, { area, meanChord }: Reference): LongitudinalCoefficients {
+  const cosine = Math.cos(alpha);
+  const sine = Math.sin(alpha);
+  return {
+    lift: (2 * (force[2] * cosine - force[0] * sine)) / area,
+    drag: (2 * (force[0] * cosine + force[2] * sine)) / area,
+    moment: (2 * moment[1]) / (area * meanChord),
+  };
+}
+
+/** Change of load with angle of attack without the tail, from the leading block of the same factors. */
+export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
+  const { matrices, angles, extra } = model;
+  const solve = (linear: Vector3) =>
+    solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear }, angles });
+  const level = solve([1, 0, 0]);
+  const rising = solve([0, 0, 1]);
+  const turned = (angle: number) => combineCases([[Math.cos(angle), level], [Math.sin(angle), rising]]);
+  const surfaces = loadChange(matrices, turned(alpha), turned(alpha + Math.PI / 2), about);
+  return addLoads([surfaces, extra.perAlpha(alpha, about)]);
+}

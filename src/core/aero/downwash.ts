@@ -1,0 +1,50 @@
+import type { FlowCase } from './flowCase';
+import type { InfluenceMatrices } from './influence';
+import type { Lattice } from './lattice';
+
+/** Which surfaces feel the wake and what they are called in words. */
+export interface DownwashReceiver {
+  readonly surfaces: readonly number[];
+  readonly name: string;
+}
+
+/** The surface behind: the tail; with a canard alone the wing; else the rear one of two wings. Null with one surface. */
+export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null {
+  const having = (...roles: string[]) =>
+    surfaces.flatMap(({ role }, index) => (roles.includes(role) ? [index] : []));
+  const tail = having('tailplane', 'vTail');
+  if (tail.length > 0) return { surfaces: tail, name: 'tail' };
+  const wings = having('wing', 'secondWing');
+  if (having('canard').length > 0 && wings.length > 0) return { surfaces: wings, name: 'wing behind the canard' };
+  if (wings.length < 2) return null;
+  const edge = (index: number) => surfaces[index]!.stations[0]!.x;
+  const rear = wings.reduce((best, index) => (edge(index) > edge(best) ? index : best));
+  return { surfaces: [rear], name: 'rear wing' };
+}
+
+/**
+ * Mean angle by which all other surfaces lower the air that meets a group,
+ * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
+ */
+export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): number {
+  const { lattice, symmetric } = matrices;
+  const n = lattice.panels;
+  const count = lattice.cells.count;
+  let sum = 0;
+  let area = 0;
+  lattice.strips.forEach((strip, stripIndex) => {
+    if (!surfaces.includes(strip.surface) || strip.tangentY < 0.1) return;
+    for (let k = 0; k < count; k++) {
+      const i = stripIndex * count + k;
+      let normal = 0;
+      for (let j = 0; j < n; j++) {
+        const source = lattice.strips[Math.floor(j / count)]!.surface;
+        if (!surfaces.includes(source)) normal += symmetric.normal[i * n + j]! * state.circulation[j]!;
+      }
+      const share = strip.width * strip.m.chord;
+      sum -= (share * normal) / strip.tangentY;
+      area += share;
+    }
+  });
+  return area > 0 ? sum / area : 0;
+}

@@ -1,0 +1,141 @@
+import type { Vector3 } from '../units/convert';
+import type { InfluenceMatrices } from './influence';
+import { solveFactored } from './luFactors';
+
+/**
+ * Air that streams past before the surfaces disturb it, at unit flight speed:
+ * V(r) = linear − turn × (r − about). `turn` is the rotation of the aircraft in
+ * document axes [rad/m at unit speed]: roll rate p is −x, pitch rate q is +y,
+ * yaw rate r is −z.
+ */
+export interface Onset {
+  readonly linear: Vector3;
+  readonly turn: Vector3;
+  readonly about: Vector3;
+}
+
+export type Parity = 'symmetric' | 'antisymmetric';
+
+/** A solved unit case, or a linear combination of such: right half only. */
+export interface FlowCase {
+  readonly parity: Parity;
+  readonly circulation: Float64Array;
+  readonly onset: Onset;
+  /** Onset plus induced velocity at the force points. */
+  readonly u: Float64Array;
+  readonly v: Float64Array;
+  readonly w: Float64Array;
+}
+
+export const STILL_AIR: Onset = { linear: [0, 0, 0], turn: [0, 0, 0], about: [0, 0, 0] };
+
+export function onsetAt({ linear, turn, about }: Onset, x: number, y: number, z: number): Vector3 {
+  const dx = x - about[0];
+  const dy = y - about[1];
+  const dz = z - about[2];
+  return [
+    linear[0] - (turn[1] * dz - turn[2] * dy),
+    linear[1] - (turn[2] * dx - turn[0] * dz),
+    linear[2] - (turn[0] * dy - turn[1] * dx),
+  ];
+}
+
+/** What a unit case prescribes. */
+export interface CaseInput {
+  readonly parity: Parity;
+  readonly onset: Onset;
+  /** Nose-up angle of each panel that meets the x component of the onset; none means flat. */
+  readonly angles?: Float64Array;
+  /** Extra nose-up angle of each panel met by unit speed, such as a control deflection. */
+  readonly extraAngles?: Float64Array;
+}
+
+/** Solves one case with the factors at hand and returns it with its velocities. */
+export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
+  const circulation = solveFactored(halfOf(matrices, input.parity).factors, normalOnset(matrices, input));
+  return withVelocities(matrices, input.parity, circulation, input.onset);
+}
+
+/** The same case for the aircraft without its tail: the tail's panels carry nothing. */
+export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
+  const { factors } = halfOf(matrices, input.parity);
+  const circulation = new Float64Array(factors.size);
+  circulation.set(solveFactored(factors, normalOnset(matrices, input), factors.block));
+  return withVelocities(matrices, input.parity, circulation, input.onset);
+}
+
+function halfOf(matrices: InfluenceMatrices, parity: Parity) {
+  return parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+}
+
+function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extraAngles }: CaseInput): Float64Array {
+  const { lattice } = matrices;
+  const count = lattice.cells.count;
+  const right = new Float64Array(lattice.panels);
+  lattice.strips.forEach((strip, stripIndex) => {
+    for (let k = 0; k < count; k++) {
+      const i = stripIndex * count + k;
+      if (parity === 'symmetric' && !lattice.doubled[i]) continue;
+      const x = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
+      const [u, v, w] = onsetAt(onset, x, strip.m.y, strip.m.z);
+      right[i] = -(u * (angles?.[i] ?? 0) + (extraAngles?.[i] ?? 0) - v * strip.tangentZ + w * strip.tangentY);
+    }
+  });
+  return right;
+}
+
+function withVelocities(
+  matrices: InfluenceMatrices,
+  parity: Parity,
+  circulation: Float64Array,
+  onset: Onset,
+): FlowCase {
+  const n = matrices.lattice.panels;
+  const { bound } = halfOf(matrices, parity);
+  const u = new Float64Array(n);
+  const v = new Float64Array(n);
+  const w = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
+    let su = ou;
+    let sv = ov;
+    let sw = ow;
+    const row = i * n;
+    for (let j = 0; j < n; j++) {
+      const strength = circulation[j]!;
+      su += bound.u[row + j]! * strength;
+      sv += bound.v[row + j]! * strength;
+      sw += bound.w[row + j]! * strength;
+    }
+    u[i] = su;
+    v[i] = sv;
+    w[i] = sw;
+  }
+  return { parity, circulation, onset, u, v, w };
+}
+
+/** Weighted sum of cases of one parity that turn about the same point. */
+export function combineCases(parts: readonly (readonly [number, FlowCase])[]): FlowCase {
+  const first = parts[0]![1];
+  const sum = (pick: (part: FlowCase) => Float64Array) => {
+    const total = new Float64Array(first.circulation.length);
+    for (const [weight, part] of parts) {
+      const values = pick(part);
+      for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;
+    }
+    return total;
+  };
+  const sumVector = (pick: (onset: Onset) => Vector3): Vector3 => {
+    const total: [number, number, number] = [0, 0, 0];
+    for (const [weight, part] of parts) pick(part.onset).forEach((value, axis) => (total[axis]! += weight * value));
+    return total;
+  };
+  return {
+    parity: first.parity,
+    circulation: sum((part) => part.circulation),
+    onset: { linear: sumVector((o) => o.linear), turn: sumVector((o) => o.turn), about: first.onset.about },
+    u: sum((part) => part.u),
+    v: sum((part) => part.v),
+    w: sum((part) => part.w),
+  };
+}

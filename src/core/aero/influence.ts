@@ -1,0 +1,165 @@
+import type { Lattice } from './lattice';
+import { factorise, type LuFactors } from './luFactors';
+import { induceAt, velocityRow, vortexField, type WakeDirection } from './vortexField';
+
+/** Velocity components at the bound vortices, three N × N matrices row by row. */
+export interface BoundInfluence {
+  readonly u: Float64Array;
+  readonly v: Float64Array;
+  readonly w: Float64Array;
+}
+
+/** One of the two half problems: left and right equal, or equal and opposite. */
+export interface HalfProblem {
+  /** Velocity along the normal at each control point per unit circulation, before factoring. */
+  readonly normal: Float64Array;
+  readonly factors: LuFactors;
+  readonly bound: BoundInfluence;
+}
+
+/**
+ * Everything that depends on where the lattice lies and not on its angles:
+ * both half problems, factored. A changed incidence, twist, camber, control or
+ * balance point needs none of this again.
+ */
+export interface InfluenceMatrices {
+  readonly lattice: Lattice;
+  readonly symmetric: HalfProblem;
+  readonly antisymmetric: HalfProblem;
+  /** Points at which forces act, and their bound vectors. */
+  readonly forceX: Float64Array;
+  readonly forceY: Float64Array;
+  readonly forceZ: Float64Array;
+  readonly boundX: Float64Array;
+  readonly boundY: Float64Array;
+  readonly boundZ: Float64Array;
+  readonly normalY: Float64Array;
+  readonly normalZ: Float64Array;
+}
+
+export interface InfluenceOptions extends WakeDirection {
+  /** Lift-slope factor of each strip against 2π per radian; none means 1. */
+  readonly liftSlopeFactors?: ArrayLike<number>;
+}
+
+/**
+ * Builds and factors both half problems.
+ *
+ * A section whose lift slope is κ·2π instead of 2π turns less air: on its strip
+ * the boundary condition gains Δα = c_l (1/2πκ − 1/2π), c_l = 2ΣΓ/(Vc), which
+ * is linear in the circulation and goes into the matrix.
+ * @throws SingularMatrixError
+ */
+export function buildInfluence(lattice: Lattice, options: InfluenceOptions): InfluenceMatrices {
+  const n = lattice.panels;
+  const count = lattice.cells.count;
+  const field = vortexField(lattice, options);
+  const square = () => new Float64Array(n * n);
+  const three = (): BoundInfluence => ({ u: square(), v: square(), w: square() });
+  const normal = { even: square(), odd: square() };
+  const bound = { even: three(), odd: three() };
+  const vectors = boundVectors(lattice);
+  const here = velocityRow(n);
+  const mirrored = velocityRow(n);
+
+  lattice.strips.forEach((strip, stripIndex) => {
+    const own = strip.surface;
+    const ny = -strip.tangentZ;
+    const nz = strip.tangentY;
+    for (let k = 0; k < count; k++) {
+      const i = stripIndex * count + k;
+      const row = i * n;
+      const x = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
+      induceAt(field, x, strip.m.y, strip.m.z, own, here);
+      induceAt(field, x, -strip.m.y, strip.m.z, own, mirrored);
+      for (let j = 0; j < n; j++) {
+        const direct = here.v[j]! * ny + here.w[j]! * nz;
+        const image = lattice.doubled[j]! * (-mirrored.v[j]! * ny + mirrored.w[j]! * nz);
+        normal.even[row + j] = direct + image;
+        normal.odd[row + j] = direct - image;
+      }
+      induceAt(field, vectors.forceX[i]!, strip.m.y, strip.m.z, own, here);
+      induceAt(field, vectors.forceX[i]!, -strip.m.y, strip.m.z, own, mirrored);
+      for (let j = 0; j < n; j++) {
+        const twin = lattice.doubled[j]!;
+        const at = row + j;
+        bound.even.u[at] = here.u[j]! + twin * mirrored.u[j]!;
+        bound.even.v[at] = here.v[j]! - twin * mirrored.v[j]!;
+        bound.even.w[at] = here.w[j]! + twin * mirrored.w[j]!;
+        bound.odd.u[at] = here.u[j]! - twin * mirrored.u[j]!;
+        bound.odd.v[at] = here.v[j]! + twin * mirrored.v[j]!;
+        bound.odd.w[at] = here.w[j]! - twin * mirrored.w[j]!;
+      }
+    }
+  });
+  silenceCentreFins(lattice, normal.even);
+  if (options.liftSlopeFactors) {
+    softenSections(lattice, normal.even, options.liftSlopeFactors);
+    softenSections(lattice, normal.odd, options.liftSlopeFactors);
+  }
+  const half = (matrix: Float64Array, influence: BoundInfluence): HalfProblem => ({
+    normal: matrix,
+    factors: factorise(matrix, n, lattice.panelsWithoutTail || n),
+    bound: influence,
+  });
+  return {
+    lattice,
+    symmetric: half(normal.even, bound.even),
+    antisymmetric: half(normal.odd, bound.odd),
+    ...vectors,
+  };
+}
+
+function boundVectors(lattice: Lattice) {
+  const n = lattice.panels;
+  const count = lattice.cells.count;
+  const make = () => new Float64Array(n);
+  const vectors = {
+    forceX: make(), forceY: make(), forceZ: make(),
+    boundX: make(), boundY: make(), boundZ: make(),
+    normalY: make(), normalZ: make(),
+  };
+  lattice.strips.forEach((strip, stripIndex) => {
+    for (let k = 0; k < count; k++) {
+      const i = stripIndex * count + k;
+      const fraction = lattice.cells.vortex[k]!;
+      const a = strip.a.x + fraction * strip.a.chord;
+      const b = strip.b.x + fraction * strip.b.chord;
+      vectors.forceX[i] = a + ((b - a) * (strip.middle - strip.from)) / strip.width;
+      vectors.forceY[i] = strip.m.y;
+      vectors.forceZ[i] = strip.m.z;
+      vectors.boundX[i] = b - a;
+      vectors.boundY[i] = strip.b.y - strip.a.y;
+      vectors.boundZ[i] = strip.b.z - strip.a.z;
+      vectors.normalY[i] = -strip.tangentZ;
+      vectors.normalZ[i] = strip.tangentY;
+    }
+  });
+  return vectors;
+}
+
+/** An upright centre surface carries nothing when left and right are equal: its rows become Γ = 0. */
+function silenceCentreFins(lattice: Lattice, matrix: Float64Array): void {
+  const n = lattice.panels;
+  for (let i = 0; i < n; i++) {
+    if (lattice.doubled[i]) continue;
+    matrix.fill(0, i * n, (i + 1) * n);
+    matrix[i * n + i] = 1;
+    // It neither feels nor acts.
+    for (let row = 0; row < n; row++) if (row !== i) matrix[row * n + i] = 0;
+  }
+}
+
+function softenSections(lattice: Lattice, matrix: Float64Array, factors: ArrayLike<number>): void {
+  const n = lattice.panels;
+  const count = lattice.cells.count;
+  lattice.strips.forEach((strip, stripIndex) => {
+    const deficit = (1 / factors[stripIndex]! - 1) / (2 * Math.PI);
+    const perCirculation = (2 * deficit) / strip.m.chord;
+    const first = stripIndex * count;
+    for (let i = first; i < first + count; i++) {
+      if (matrix[i * n + i] === 1 && !lattice.doubled[i]) continue;
+      for (let j = first; j < first + count; j++) matrix[i * n + j]! -= perCirculation;
+    }
+  });
+}

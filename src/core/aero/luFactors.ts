@@ -1,0 +1,135 @@
+/**
+ * Factors of a square matrix, P A = L U, row-major, with row exchanges kept
+ * inside the leading `block` rows for the leading `block` columns. The
+ * leading block is then factored by itself as well, which gives the aircraft
+ * without its tail for nothing.
+ * Source: Golub & Van Loan, Matrix Computations, 4th ed., section 3.4.
+ */
+export interface LuFactors {
+  readonly size: number;
+  readonly block: number;
+  readonly values: Float64Array;
+  readonly order: Int32Array;
+}
+
+/** Pivots below this share of the largest entry make a matrix singular. */
+const SINGULAR = 1e-13;
+
+export class SingularMatrixError extends Error {
+  constructor() {
+    super('The surfaces lie so close together that the flow equations have no single answer.');
+    this.name = 'SingularMatrixError';
+  }
+}
+
+/** Factors a copy of `matrix`. @throws SingularMatrixError */
+export function factorise(matrix: Float64Array, size: number, block: number = size): LuFactors {
+  const values = matrix.slice();
+  const order = new Int32Array(size);
+  let largest = 0;
+  for (let index = 0; index < values.length; index++) largest = Math.max(largest, Math.abs(values[index]!));
+  for (let row = 0; row < size; row++) order[row] = row;
+  for (let start = 0; start < size; start += 4) {
+    const end = Math.min(start + 4, size);
+    factorColumns(values, order, size, block, start, end, largest);
+    updateTrailing(values, size, start, end);
+  }
+  return { size, block, values, order };
+}
+
+/** Eliminates columns start…end−1 below the diagonal, touching only those columns. */
+function factorColumns(
+  a: Float64Array,
+  order: Int32Array,
+  size: number,
+  block: number,
+  start: number,
+  end: number,
+  largest: number,
+): void {
+  for (let k = start; k < end; k++) {
+    const lastRow = k < block ? block : size;
+    let pivot = k;
+    let best = Math.abs(a[k * size + k]!);
+    for (let i = k + 1; i < lastRow; i++) {
+      const candidate = Math.abs(a[i * size + k]!);
+      if (candidate > best) {
+        best = candidate;
+        pivot = i;
+      }
+    }
+    if (!(best > SINGULAR * largest)) throw new SingularMatrixError();
+    if (pivot !== k) exchangeRows(a, order, size, k, pivot);
+    const inverse = 1 / a[k * size + k]!;
+    for (let i = k + 1; i < size; i++) {
+      const row = i * size;
+      const factor = a[row + k]! * inverse;
+      a[row + k] = factor;
+      for (let j = k + 1; j < end; j++) a[row + j]! -= factor * a[k * size + j]!;
+    }
+  }
+}
+
+function exchangeRows(a: Float64Array, order: Int32Array, size: number, p: number, q: number): void {
+  for (let j = 0; j < size; j++) {
+    const value = a[p * size + j]!;
+    a[p * size + j] = a[q * size + j]!;
+    a[q * size + j] = value;
+  }
+  const place = order[p]!;
+  order[p] = order[q]!;
+  order[q] = place;
+}
+
+/** Applies up to four eliminated columns to everything right of them in one sweep. */
+function updateTrailing(a: Float64Array, size: number, start: number, end: number): void {
+  for (let k = start; k + 1 < end; k++) {
+    for (let i = k + 1; i < end; i++) {
+      const factor = a[i * size + k]!;
+      for (let j = end; j < size; j++) a[i * size + j]! -= factor * a[k * size + j]!;
+    }
+  }
+  if (end - start < 4) return;
+  const r0 = start * size;
+  const r1 = r0 + size;
+  const r2 = r1 + size;
+  const r3 = r2 + size;
+  let i = end;
+  for (; i + 1 < size; i += 2) {
+    const p = i * size;
+    const q = p + size;
+    const p0 = a[p + start]!, p1 = a[p + start + 1]!, p2 = a[p + start + 2]!, p3 = a[p + start + 3]!;
+    const q0 = a[q + start]!, q1 = a[q + start + 1]!, q2 = a[q + start + 2]!, q3 = a[q + start + 3]!;
+    for (let j = end; j < size; j++) {
+      const b0 = a[r0 + j]!, b1 = a[r1 + j]!, b2 = a[r2 + j]!, b3 = a[r3 + j]!;
+      a[p + j]! -= p0 * b0 + p1 * b1 + p2 * b2 + p3 * b3;
+      a[q + j]! -= q0 * b0 + q1 * b1 + q2 * b2 + q3 * b3;
+    }
+  }
+  for (; i < size; i++) {
+    const p = i * size;
+    const p0 = a[p + start]!, p1 = a[p + start + 1]!, p2 = a[p + start + 2]!, p3 = a[p + start + 3]!;
+    for (let j = end; j < size; j++) {
+      a[p + j]! -= p0 * a[r0 + j]! + p1 * a[r1 + j]! + p2 * a[r2 + j]! + p3 * a[r3 + j]!;
+    }
+  }
+}
+
+/** Solves A x = b for the whole matrix, or for its leading `unknowns` rows and columns. */
+export function solveFactored({ values, order, size, block }: LuFactors, right: Float64Array, unknowns = size): Float64Array {
+  if (unknowns !== size && unknowns !== block) throw new RangeError('Only the whole matrix or its leading block can be solved.');
+  const x = new Float64Array(unknowns);
+  for (let i = 0; i < unknowns; i++) {
+    let sum = right[order[i]!]!;
+    const row = i * size;
+    for (let j = 0; j < i; j++) sum -= values[row + j]! * x[j]!;
+    x[i] = sum;
+  }
+  for (let i = unknowns - 1; i >= 0; i--) {
+    let sum = x[i]!;
+    const row = i * size;
+    for (let j = i + 1; j < unknowns; j++) sum -= values[row + j]! * x[j]!;
+    x[i] = sum / values[row + i]!;
+  }
+  return x;
+}

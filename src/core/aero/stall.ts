@@ -1,0 +1,86 @@
+import { type Air, GRAVITY } from './atmosphere';
+import type { AeroModel } from './aeroModel';
+import { stripLifts } from './farField';
+import { stripData, type StripSection, type TrimmedLine } from './polar';
+
+/**
+ * Stall by the critical section: the lift at which the first strip of a wing
+ * or canard reaches the greatest lift of its section at its own Reynolds
+ * number, trimmed. Tail surfaces are left out: they stall on the other side.
+ * Source of the method: Abbott & von Doenhoff, Theory of Wing Sections, 1959, section 1.5.
+ */
+export interface StallResult {
+  readonly liftCoefficient: number;
+  readonly speed: number | null;
+  readonly surface: string;
+  /** 0 at the root, 1 at the tip. */
+  readonly startsAtSpanFraction: number;
+  /** Per strip of the lifting surfaces: place, lift there when it stalls, and what its section can. */
+  readonly strips: readonly StallStrip[];
+}
+
+export interface StallStrip {
+  readonly surface: string;
+  readonly spanFraction: number;
+  readonly y: number;
+  readonly lift: number;
+  readonly limit: number;
+}
+
+const LIFTING = new Set(['wing', 'secondWing', 'canard']);
+
+export interface StallInput {
+  readonly model: AeroModel;
+  readonly line: TrimmedLine;
+  readonly sections: readonly StripSection[];
+  readonly air: Air;
+  /** Null when nothing is weighed: Reynolds numbers then come from the cruise speed. */
+  readonly mass: number | null;
+  readonly cruiseSpeed: number;
+}
+
+export function findStall(input: StallInput): StallResult | { readonly reason: string } {
+  const { model, line, sections, air, mass } = input;
+  const { lattice, matrices, reference } = model;
+  const lifting = lattice.strips.flatMap((strip, index) => (LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : []));
+  const low = stripLifts(matrices, line.at(0.2));
+  const high = stripLifts(matrices, line.at(0.8));
+  let speed = mass === null ? input.cruiseSpeed : input.cruiseSpeed / 1.5;
+  let lift = 1;
+  let critical = lifting[0]!;
+  let data = stripData(sections, air, speed);
+  for (let round = 0; round < 6; round++) {
+    data = stripData(sections, air, speed);
+    lift = Infinity;
+    for (const index of lifting) {
+      const slope = (high[index]! - low[index]!) / 0.6;
+      if (slope <= 1e-6) continue;
+      const at = 0.2 + (data[index]!.maximumLift - low[index]!) / slope;
+      if (at < lift && at > 0) {
+        lift = at;
+        critical = index;
+      }
+    }
+    if (!Number.isFinite(lift)) return { reason: 'No strip of a wing gains lift with angle of attack.' };
+    if (mass === null) break;
+    speed = stallSpeed(mass, air, reference.area, lift);
+  }
+  const place = (index: number) => {
+    const strip = lattice.strips[index]!;
+    const { stations, id } = lattice.surfaces[strip.surface]!;
+    return { surface: id, spanFraction: strip.middle / stations.at(-1)!.distance, y: strip.m.y };
+  };
+  const atStall = stripLifts(matrices, line.at(lift));
+  return {
+    liftCoefficient: lift,
+    speed: mass === null ? null : speed,
+    surface: place(critical).surface,
+    startsAtSpanFraction: place(critical).spanFraction,
+    strips: lifting.map((index) => ({ ...place(index), lift: atStall[index]!, limit: data[index]!.maximumLift })),
+  };
+}
+
+/** V = √(2 m g / (ρ S C_L)) [m/s]. */
+export function stallSpeed(mass: number, air: Air, area: number, maximumLift: number): number {
+  return Math.sqrt((2 * mass * GRAVITY) / (air.density * area * maximumLift));
+}

@@ -1,0 +1,162 @@
+import type { AeroModel } from '../aero/aeroModel';
+import { GRAVITY } from '../aero/atmosphere';
+import { dragOf, glidePolar, stripData, trimmedLine } from '../aero/polar';
+import { findStall, stallSpeed } from '../aero/stall';
+import { balanceForCommand, CRUISE_TRAVEL_SHARE, FLARE_LOAD_FACTOR, liftAtFullCommand } from '../balance/window';
+import type { Cruise } from './cruise';
+import type { Prepared } from './prepare';
+import type { Analysis } from './types';
+
+type Limits = Pick<Analysis, 'stall' | 'drag' | 'speeds' | 'window'>;
+
+const NO_VISCOSITY = 'Viscosity is left out, and with it stall and profile drag.';
+const APPROACH_OVER_STALL = 1.3;
+
+/** Stall, drag, speeds and the balance window: what the section data and the controls allow. */
+export function flightLimits(prepared: Prepared, model: AeroModel, cruise: Cruise, neutralPoint: number): Limits {
+  const stall = stallGroup(prepared, model);
+  const full = fullNoseUp(prepared, model);
+  return {
+    stall,
+    drag: dragGroup(prepared, model, cruise),
+    speeds: speedsGroup(prepared, model, stall, full),
+    window: windowGroup(prepared, model, { stall, cruise, neutralPoint, full }),
+  };
+}
+
+function allNull<Key extends string>(keys: readonly Key[], why: string) {
+  return {
+    ...(Object.fromEntries(keys.map((key) => [key, null])) as Record<Key, null>),
+    reasons: Object.fromEntries(keys.map((key) => [key, why])),
+  };
+}
+
+const STALL_KEYS = ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'] as const;
+
+function stallGroup(prepared: Prepared, model: AeroModel): Analysis['stall'] {
+  const { design, air, weights, sections, about, reference } = prepared;
+  const mass = weights.properties?.total ?? null;
+  const stated = design.balance.statedMaximumLift;
+  const none = (why: string) => ({ ...allNull(STALL_KEYS, why), strips: [] });
+  if (prepared.surfacesOnly) return none(NO_VISCOSITY);
+  const line = trimmedLine(model, about);
+  const found = 'reason' in line
+    ? line
+    : findStall({ model, line, sections, air, mass, cruiseSpeed: design.conditions.cruiseSpeed });
+  if ('reason' in found) return none(found.reason);
+  const lift = stated ?? found.liftCoefficient;
+  return {
+    liftCoefficient: lift,
+    speed: mass === null ? null : stallSpeed(mass, air, reference.area, lift),
+    startsAtSpanFraction: found.startsAtSpanFraction,
+    surface: found.surface,
+    strips: found.strips,
+    reasons: mass === null ? { speed: 'Nothing has a mass yet.' } : {},
+  };
+}
+
+function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analysis['drag'] {
+  const { surfacesOnly, sections, air, design, dragArea } = prepared;
+  const { alpha, elevator, lift } = cruise.state;
+  if (!cruise.isTrimmed) {
+    return { ...allNull(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], cruise.reason!), polar: [] };
+  }
+  const data = surfacesOnly ? null : stripData(sections, air, design.conditions.cruiseSpeed);
+  const parts = dragOf(model, model.stateAt(alpha, elevator ?? 0), data, lift, dragArea);
+  if (surfacesOnly) {
+    return {
+      induced: parts.induced,
+      spanEfficiency: parts.spanEfficiency,
+      profile: null,
+      parasite: null,
+      total: parts.induced,
+      polar: [],
+      reasons: { profile: NO_VISCOSITY, parasite: NO_VISCOSITY },
+    };
+  }
+  return {
+    ...parts,
+    polar: [],
+    reasons: parts.spanEfficiency === null ? { spanEfficiency: 'Without lift there is no induced drag to compare.' } : {},
+  };
+}
+
+/** Full nose-up pitch command [rad], or null without a pitch control. */
+function fullNoseUp({ pitchTravel, about }: Prepared, model: AeroModel): number | null {
+  if (!model.pitch.hasEven) return null;
+  const moment = (command: number) => model.loadsAt(0, command, about).total.moment[1];
+  return moment(0.01) > moment(-0.01) ? pitchTravel.down : -pitchTravel.up;
+}
+
+const SPEED_KEYS = ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'] as const;
+
+function speedsGroup(prepared: Prepared, model: AeroModel, stall: Analysis['stall'], full: number | null): Analysis['speeds'] {
+  const { weights, air, reference, about, sections, dragArea } = prepared;
+  const mass = weights.properties?.total;
+  if (prepared.surfacesOnly) return allNull(SPEED_KEYS, NO_VISCOSITY);
+  if (mass === undefined || stall.speed === null || stall.liftCoefficient === null) {
+    return allNull(SPEED_KEYS, stall.reasons['speed'] ?? stall.reasons['liftCoefficient'] ?? 'The stall could not be found.');
+  }
+  const reachable = full === null ? null : liftAtFullCommand(model, full, about);
+  const floorLift = reachable === null ? stall.liftCoefficient : Math.min(reachable, stall.liftCoefficient);
+  const pitchFloor = full === null || floorLift <= 0.01
+    ? null
+    : Math.sqrt((2 * FLARE_LOAD_FACTOR * mass * GRAVITY) / (air.density * reference.area * floorLift));
+  const line = trimmedLine(model, about);
+  const polar = 'reason' in line ? null : glidePolar({ model, line, sections, air, mass, dragArea }, stall.speed);
+  return {
+    stall: stall.speed,
+    approach: Math.max(APPROACH_OVER_STALL * stall.speed, pitchFloor ?? 0),
+    bestGlide: polar?.bestGlide.speed ?? null,
+    minimumSink: polar?.minimumSink.speed ?? null,
+    pitchFloor,
+    glideRatio: polar?.bestGlide.glideRatio ?? null,
+    sink: polar?.minimumSink.sink ?? null,
+    reasons: pitchFloor === null
+      ? { pitchFloor: full === null ? 'No control answers to pitch.' : 'Full nose-up control cannot hold the nose up at any speed.' }
+      : {},
+  };
+}
+
+interface WindowInput {
+  readonly stall: Analysis['stall'];
+  readonly cruise: Cruise;
+  readonly neutralPoint: number;
+  readonly full: number | null;
+}
+
+/**
+ * Aft: the least wanted margin ahead of the neutral point. Forward: the
+ * furthest place from which full nose-up control still holds the lift of the
+ * stall, and half of it that of cruise. Without a pitch control or without
+ * section data: the greatest wanted margin.
+ */
+function windowGroup(prepared: Prepared, model: AeroModel, { stall, cruise, neutralPoint, full }: WindowInput): Analysis['window'] {
+  const { design, reference, about } = prepared;
+  const { minimumStaticMargin, maximumStaticMargin } = design.balance;
+  const percent = (fraction: number) => `${Math.round(fraction * 1000) / 10} %`;
+  const aft = neutralPoint - minimumStaticMargin * reference.meanChord;
+  const limits: { x: number; because: string }[] = [];
+  if (full !== null && stall.liftCoefficient !== null) {
+    const flare = balanceForCommand(model, stall.liftCoefficient, full, about);
+    if (flare !== null) limits.push({ x: flare, because: 'Further forward, full nose-up control no longer holds the lift of the stall for the flare.' });
+  }
+  if (full !== null && cruise.isTrimmed) {
+    const steady = balanceForCommand(model, cruise.state.lift, CRUISE_TRAVEL_SHARE * full, about);
+    if (steady !== null) limits.push({ x: steady, because: `Further forward, steady cruise uses more than ${percent(CRUISE_TRAVEL_SHARE)} of the nose-up travel.` });
+  }
+  if (limits.length === 0) {
+    limits.push({
+      x: neutralPoint - maximumStaticMargin * reference.meanChord,
+      because: `The greatest wanted static margin is ${percent(maximumStaticMargin)} of the mean chord (control power could not be used).`,
+    });
+  }
+  const binding = limits.reduce((a, b) => (b.x > a.x ? b : a));
+  return {
+    forward: binding.x,
+    aft,
+    forwardBecause: binding.because,
+    aftBecause: `The least wanted static margin is ${percent(minimumStaticMargin)} of the mean chord.`,
+    reasons: {},
+  };
+}

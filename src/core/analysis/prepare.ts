@@ -1,0 +1,89 @@
+import type { Design } from '../document/schema/design';
+import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '../aero/aeroModel';
+import { type Air, airAt } from '../aero/atmosphere';
+import { dragAreas, extraLoadsOf } from '../aero/bodies';
+import { type Command, type CommandAngles, commandAngles, commandTravel, COMMANDS, mixOf } from '../aero/commands';
+import { solveCase, STILL_AIR } from '../aero/flowCase';
+import { buildLattice, DEFAULT_GRID, type Grid, type Lattice } from '../aero/lattice';
+import { stripData, type StripSection, stripSections } from '../aero/polar';
+import { type PlacedSurface, placeSurface } from '../geometry/layout';
+import { type Reference, referenceOf } from '../geometry/planform';
+import { type MassModel, weigh } from '../mass/massModel';
+import type { Vector3 } from '../units/convert';
+import { influenceOf } from './influenceCache';
+
+export interface AnalyseOptions {
+  /** Leave out fuselage, propeller and viscosity. */
+  readonly surfacesOnly?: boolean;
+  /** Wakes straight along the datum (headline), or leaving along the wind at trim. */
+  readonly wake?: 'datum' | 'wind';
+  readonly grid?: Grid;
+  /** Leave remedies out, as while something is dragged: each one costs an analysis. */
+  readonly withoutRemedies?: boolean;
+}
+
+/** Everything the parts of an analysis share. */
+export interface Prepared {
+  readonly design: Design;
+  readonly surfacesOnly: boolean;
+  readonly placed: readonly PlacedSurface[];
+  readonly reference: Reference;
+  readonly air: Air;
+  readonly weights: MassModel;
+  /** Centre of gravity, or the quarter mean chord when nothing has a mass. */
+  readonly about: Vector3;
+  readonly lattice: Lattice;
+  readonly sections: readonly StripSection[];
+  readonly commands: Readonly<Record<Command, CommandAngles>>;
+  readonly pitchTravel: { readonly up: number; readonly down: number };
+  readonly dragArea: number;
+  readonly modelAt: (rise: number) => AeroModel;
+}
+
+/** Lays out, weighs and cuts a design. Null when there is no wing with area. */
+export function prepare(design: Design, { surfacesOnly = false, grid = DEFAULT_GRID }: AnalyseOptions): Prepared | null {
+  const placed = design.surfaces.map(placeSurface);
+  const reference = referenceOf(placed);
+  if (!reference) return null;
+  const air = airAt(design.conditions.elevation, design.conditions.temperature);
+  const weights = weigh(design, placed);
+  const about: Vector3 = weights.properties?.centreOfGravity ?? [
+    reference.meanChordLeadingEdge + reference.meanChord / 4,
+    0,
+    reference.height,
+  ];
+  const lattice = buildLattice(placed, grid);
+  const sections = stripSections({ lattice });
+  const mixes = Object.fromEntries(COMMANDS.map((command) => [command, mixOf(design, placed, command)])) as Record<
+    Command,
+    ReturnType<typeof mixOf>
+  >;
+  const commands = Object.fromEntries(
+    COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command])]),
+  ) as Record<Command, CommandAngles>;
+  const factors = surfacesOnly
+    ? null
+    : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
+  const modelAt = (rise: number): AeroModel => {
+    const matrices = influenceOf(lattice, rise, factors);
+    const extra = surfacesOnly
+      ? NO_EXTRA_LOADS
+      : extraLoadsOf(design, matrices, solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } }));
+    return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
+  };
+  return {
+    design,
+    surfacesOnly,
+    placed,
+    reference,
+    air,
+    weights,
+    about,
+    lattice,
+    sections,
+    commands,
+    pitchTravel: commandTravel(mixes.pitch),
+    dragArea: surfacesOnly ? 0 : dragAreas(design).reduce((sum, { area }) => sum + area, 0),
+    modelAt,
+  };
+}

@@ -1,0 +1,144 @@
+import type { SectionFamily } from '../section/lowReynolds';
+import type { Vector3 } from '../units/convert';
+import type { Working } from '../working/working';
+import type { Finding } from '../findings/finding';
+import type { MassPart } from '../mass/massModel';
+import type { StallStrip } from '../aero/stall';
+import type { PolarPoint } from '../aero/polar';
+import type { School } from '../balance/schools';
+
+/** A number that could be computed, or null; the group's `reasons` then say why. */
+export type Maybe = number | null;
+export type Reasons = Readonly<Record<string, string>>;
+
+/** What `analyse` returns: the contract of the command line and more. SI units and radians. */
+export interface Analysis {
+  readonly format: 'inclinar-analysis';
+  readonly version: 1;
+  readonly options: { readonly surfacesOnly: boolean; readonly wake: 'datum' | 'wind' };
+  readonly reference: {
+    readonly area: Maybe;
+    readonly span: Maybe;
+    readonly meanChord: Maybe;
+    readonly meanChordLeadingEdge: Maybe;
+    readonly aspectRatio: Maybe;
+    readonly reasons: Reasons;
+  };
+  readonly mass: {
+    readonly total: Maybe;
+    readonly cg: Vector3 | null;
+    readonly inertia: { readonly xx: number; readonly yy: number; readonly zz: number; readonly xz: number } | null;
+    readonly wingLoading: Maybe;
+    readonly parts: readonly MassPart[];
+    readonly reasons: Reasons;
+  };
+  readonly pitch: {
+    readonly liftSlope: Maybe;
+    readonly zeroLiftAlpha: Maybe;
+    readonly momentSlope: Maybe;
+    readonly zeroLiftMoment: Maybe;
+    readonly neutralPoint: Maybe;
+    /** Half width of the band that the choice of wake gives [m]. */
+    readonly neutralPointBand: Maybe;
+    readonly neutralPointWithoutTail: Maybe;
+    readonly staticMargin: Maybe;
+    readonly downwash: Maybe;
+    readonly downwashSlope: Maybe;
+    readonly pitchDamping: Maybe;
+    readonly liftFromElevator: Maybe;
+    readonly momentFromElevator: Maybe;
+    /** Point that moments refer to: the centre of gravity, or the quarter mean chord without masses. */
+    readonly momentReference: Vector3 | null;
+    readonly reasons: Reasons;
+  };
+  readonly lateral: {
+    readonly sideForceSlope: Maybe;
+    readonly dihedralEffect: Maybe;
+    readonly yawStiffness: Maybe;
+    readonly rollDamping: Maybe;
+    readonly yawDamping: Maybe;
+    readonly rollFromYawRate: Maybe;
+    readonly yawFromRollRate: Maybe;
+    readonly rollFromAileron: Maybe;
+    readonly yawFromAileron: Maybe;
+    readonly rollFromRudder: Maybe;
+    readonly yawFromRudder: Maybe;
+    readonly sideForceFromRollRate: Maybe;
+    readonly sideForceFromYawRate: Maybe;
+    readonly reasons: Reasons;
+  };
+  readonly lift: { readonly shares: Readonly<Record<string, number>> | null; readonly reasons: Reasons };
+  readonly trim: {
+    readonly speed: Maybe;
+    readonly alpha: Maybe;
+    readonly elevator: Maybe;
+    readonly liftCoefficient: Maybe;
+    /** Moment left over when there is no pitch control. */
+    readonly residualMoment: Maybe;
+    readonly reasons: Reasons;
+  };
+  readonly stall: {
+    readonly liftCoefficient: Maybe;
+    readonly speed: Maybe;
+    readonly startsAtSpanFraction: Maybe;
+    readonly surface: string | null;
+    readonly strips: readonly StallStrip[];
+    readonly reasons: Reasons;
+  };
+  readonly drag: {
+    readonly induced: Maybe;
+    readonly spanEfficiency: Maybe;
+    readonly profile: Maybe;
+    readonly parasite: Maybe;
+    readonly total: Maybe;
+    readonly polar: readonly PolarPoint[];
+    readonly reasons: Reasons;
+  };
+  readonly speeds: {
+    readonly stall: Maybe;
+    readonly approach: Maybe;
+    readonly bestGlide: Maybe;
+    readonly minimumSink: Maybe;
+    readonly pitchFloor: Maybe;
+    readonly glideRatio: Maybe;
+    readonly sink: Maybe;
+    readonly reasons: Reasons;
+  };
+  readonly window: {
+    readonly forward: Maybe;
+    readonly aft: Maybe;
+    readonly forwardBecause: string | null;
+    readonly aftBecause: string | null;
+    readonly reasons: Reasons;
+  };
+  readonly schools: readonly School[];
+  readonly spanLoading: readonly SpanLoadingPoint[];
+  readonly tails: readonly { readonly surface: string; readonly arm: number; readonly horizontal: number; readonly vertical: number }[];
+  readonly sections: readonly SectionSummary[];
+  readonly workings: readonly Working[];
+  readonly findings: readonly Finding[];
+}
+
+export interface SpanLoadingPoint {
+  readonly surface: string;
+  readonly spanFraction: number;
+  readonly y: number;
+  readonly z: number;
+  /** Lift coefficient of the strip at trim. */
+  readonly lift: number;
+  readonly chord: number;
+}
+
+export interface SectionSummary {
+  readonly surface: string;
+  readonly station: number;
+  readonly thicknessRatio: number;
+  readonly thicknessPosition: number;
+  readonly camber: number;
+  readonly zeroLiftAngle: number;
+  readonly quarterChordMoment: number;
+  readonly reynolds: number;
+  readonly family: SectionFamily;
+  readonly maximumLift: number;
+  readonly outsideTable: boolean;
+}

@@ -1,0 +1,161 @@
+import { z } from 'zod';
+import { bounded, identifier, point, shortText } from './limits';
+
+/** Fuselages, pods and booms: a row of frames along the datum. */
+export const bodySchema = z
+  .strictObject({
+    id: identifier('Name that other parts point to'),
+    name: shortText('Name in words').default(''),
+    kind: z
+      .enum(['box', 'round', 'plank'])
+      .default('box')
+      .meta({ description: 'Box of board, round shell, or a single upright board' }),
+    mirrored: z.boolean().default(false).meta({ description: 'True for a pair left and right, such as two booms' }),
+    position: point('Origin of the frames').default({ x: 0, y: 0, z: 0 }),
+    frames: z
+      .array(
+        z.strictObject({
+          x: bounded('offset', 'Aft of the body position'),
+          width: bounded('size', 'Full width'),
+          top: bounded('offset', 'Upper edge above the body position'),
+          bottom: bounded('offset', 'Lower edge above the body position (negative below)'),
+        }),
+      )
+      .min(2, { error: 'needs at least a nose and a tail frame' })
+      .max(60)
+      .meta({ description: 'Outline as frames from nose to tail' }),
+    construction: z
+      .strictObject({
+        material: identifier('Material sheet it is cut from'),
+        extraFraction: bounded('fraction', 'Formers, doublers and tabs as a share of the skin').default(0.15),
+      })
+      .optional()
+      .meta({ description: 'What it is made of; without it the body weighs nothing' }),
+    measuredMass: bounded('mass', 'Weighed mass; replaces the computed one').optional(),
+  })
+  .superRefine((body, context) => {
+    body.frames.forEach((frame, index) => {
+      const previous = body.frames[index - 1];
+      if (previous && frame.x - previous.x < 0.1) {
+        context.addIssue({ code: 'custom', path: ['frames', index, 'x'], message: 'must lie aft of the frame before it' });
+      }
+      if (frame.top < frame.bottom) {
+        context.addIssue({ code: 'custom', path: ['frames', index, 'top'], message: 'must not lie below the lower edge' });
+      }
+    });
+  });
+
+export const materialSchema = z.strictObject({
+  id: identifier('Name that parts point to'),
+  name: shortText('Name in words').default(''),
+  thickness: bounded('thickness', 'Sheet thickness'),
+  arealDensity: bounded('arealDensity', 'Mass per area as used'),
+  faces: z
+    .enum(['both', 'one', 'none'])
+    .default('both')
+    .meta({ description: 'Paper left on both faces, one, or none' }),
+  sheetLength: bounded('size', 'Length of one sheet').default(1000),
+  sheetWidth: bounded('size', 'Width of one sheet').default(700),
+  trialFolds: z
+    .array(
+      z.strictObject({
+        date: z.iso.date().meta({ description: 'Day of the trial (YYYY-MM-DD)' }),
+        noseRadius: bounded('size', 'Radius of the fold'),
+        angle: bounded('angle', 'Angle through which the sheet was folded'),
+        shortfall: bounded('offset', 'How much shorter the upper skin came out than drawn'),
+        scoredFace: z.enum(['inner', 'outer']).meta({ description: 'Face that was cut or dented' }),
+        notes: shortText('What was seen').default(''),
+      }),
+    )
+    .default([])
+    .meta({ description: 'Trial folds that calibrate the bend of this board' }),
+});
+
+const attachmentSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('fixed') }),
+    z.strictObject({
+      kind: z.literal('slides').meta({ description: 'Moves fore and aft in a bay' }),
+      from: bounded('position', 'Foremost place of its centre, x from the datum'),
+      to: bounded('position', 'Rearmost place of its centre, x from the datum'),
+    }),
+    z.strictObject({
+      kind: z.literal('movesWith').meta({ description: 'Moves with a body, such as a pod' }),
+      body: identifier('Body it belongs to'),
+    }),
+  ])
+  .superRefine((attachment, context) => {
+    if (attachment.kind === 'slides' && attachment.to < attachment.from) {
+      context.addIssue({ code: 'custom', path: ['to'], message: 'must not lie in front of "from"' });
+    }
+  });
+
+export const massItemSchema = z.strictObject({
+  id: identifier('Name that other parts point to'),
+  name: shortText('Name in words').default(''),
+  category: z
+    .enum(['battery', 'motor', 'propeller', 'speedController', 'servo', 'receiver', 'payload', 'ballast', 'undercarriage', 'hardware', 'other'])
+    .default('other')
+    .meta({ description: 'Group it is summed under' }),
+  mass: bounded('mass', 'Mass as computed or taken from a data sheet'),
+  measuredMass: bounded('mass', 'Weighed mass; replaces the other').optional(),
+  position: point('Centre of the part').default({ x: 0, y: 0, z: 0 }),
+  size: z
+    .strictObject({
+      length: bounded('size', 'Along x').default(0),
+      width: bounded('size', 'Along y').default(0),
+      height: bounded('size', 'Along z').default(0),
+    })
+    .optional()
+    .meta({ description: 'Box it fills; gives it inertia of its own' }),
+  mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right; the mass is of one' }),
+  attachment: attachmentSchema.default({ kind: 'fixed' }),
+});
+
+export const propulsionSchema = z.strictObject({
+  id: identifier('Name of the drive'),
+  name: shortText('Name in words').default(''),
+  kind: z.enum(['tractor', 'pusher']).default('tractor').meta({ description: 'Propeller ahead of or behind its mount' }),
+  mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
+  position: point('Centre of the propeller disc').default({ x: 0, y: 0, z: 0 }),
+  downThrust: bounded('thrustAngle', 'Thrust line tilted nose down').default(0),
+  rightThrust: bounded('thrustAngle', 'Thrust line tilted nose right').default(0),
+  propellerDiameter: bounded('size', 'Propeller diameter').default(200),
+  propellerPitch: bounded('size', 'Propeller pitch').default(110),
+  blades: z.int().min(1).max(6).default(2).meta({ description: 'Number of blades' }),
+  motor: z
+    .strictObject({
+      speedConstant: z.number().min(50).max(20000).meta({ description: 'Unloaded speed per volt [rev/min/V]' }),
+      resistance: z.number().min(0).max(10).meta({ description: 'Winding resistance [Ω]' }),
+      noLoadCurrent: z.number().min(0).max(20).meta({ description: 'No-load current [A]' }),
+    })
+    .optional(),
+  pack: z
+    .strictObject({
+      cells: z.int().min(1).max(14).meta({ description: 'Cells in series' }),
+      capacity: z.number().min(10).max(50000).meta({ description: 'Capacity [mAh]' }),
+      resistance: z.number().min(0).max(5).default(0.02).meta({ description: 'Pack resistance [Ω]' }),
+    })
+    .optional(),
+});
+
+export const dragItemSchema = z.strictObject({
+  id: identifier('Name of the item'),
+  name: shortText('Name in words').default(''),
+  dragArea: bounded('dragArea', 'Drag coefficient times frontal area'),
+  position: point('Where the drag acts').default({ x: 0, y: 0, z: 0 }),
+  mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
+});
+
+export const wheelSchema = z.strictObject({
+  id: identifier('Name of the wheel or skid'),
+  position: point('Axle, or lowest point of a skid'),
+  diameter: bounded('size', 'Wheel diameter; 0 for a skid').default(0),
+  mirrored: z.boolean().default(false).meta({ description: 'True for a pair left and right' }),
+});
+
+export type Body = z.output<typeof bodySchema>;
+export type Material = z.output<typeof materialSchema>;
+export type MassItem = z.output<typeof massItemSchema>;
+export type Propulsion = z.output<typeof propulsionSchema>;
+export type DragItem = z.output<typeof dragItemSchema>;

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+
+/** The range a number may take, in the unit of the document, and why in plain words. */
+export interface Limit {
+  readonly minimum: number;
+  readonly maximum: number;
+  /** Unit as it is written after a number; empty for pure fractions. */
+  readonly unit: string;
+  readonly because: string;
+}
+
+const limit = (minimum: number, maximum: number, unit: string, because: string): Limit => ({
+  minimum,
+  maximum,
+  unit,
+  because,
+});
+
+const modelSize = 'the models behind the numbers hold for hand-built aircraft up to about ten metres';
+
+/** Every range of the design document, in one place: the interface shows the same sentences. */
+export const LIMITS = {
+  chord: limit(5, 3000, 'mm', 'a narrower strip cannot be cut from board, a wider one is no model aircraft'),
+  distanceFromRoot: limit(0, 5000, 'mm', modelSize),
+  offset: limit(-5000, 5000, 'mm', modelSize),
+  position: limit(-10000, 10000, 'mm', modelSize),
+  size: limit(0, 10000, 'mm', modelSize),
+  thickness: limit(0.2, 300, 'mm', 'thinner than 0.2 mm is film, thicker than 300 mm is no model wing'),
+  incidence: limit(-20, 20, '°', 'beyond 20° a surface is stalled and nothing here holds'),
+  dihedral: limit(-90, 90, '°', '90° stands straight up, −90° hangs straight down'),
+  twist: limit(-20, 20, '°', 'beyond 20° a surface is stalled and nothing here holds'),
+  deflection: limit(0, 60, '°', 'beyond 60° a control is a brake'),
+  thrustAngle: limit(-30, 30, '°', 'more than 30° is a lifting propeller, which is not modelled'),
+  angle: limit(-180, 180, '°', 'a half turn either way is a whole turn'),
+  fraction: limit(0, 1, '', '0 is one end, 1 the other'),
+  stationAlongChord: limit(0.02, 0.98, '', 'it must lie inside the chord'),
+  camber: limit(-0.2, 0.2, '', 'a camber beyond 20 % of chord is outside thin-aerofoil theory'),
+  mass: limit(0, 50000, 'g', 'a single part above 50 kg is no model aircraft'),
+  arealDensity: limit(1, 20000, 'g/m²', 'board and covering weigh between 1 and 20000 g/m²'),
+  linearDensity: limit(0, 5000, 'g/m', 'rods and joints weigh less than 5000 g/m'),
+  speed: limit(1, 100, 'm/s', 'slower than 1 m/s or faster than 100 m/s is outside model flight'),
+  elevation: limit(-500, 6000, 'm', 'the air table is meant for fields from −500 m to 6000 m'),
+  temperature: limit(-40, 55, '°C', 'outside −40 °C to 55 °C nobody flies'),
+  staticMargin: limit(-0.5, 1, '', 'given as a fraction of the mean chord'),
+  liftCoefficient: limit(0.2, 3, '', 'sections in use reach between 0.2 and 3'),
+  dragArea: limit(0, 1e6, 'mm²', 'one square metre of drag is a parachute'),
+  gain: limit(-2, 2, '', 'a mix moves a control at most twice its throw'),
+  plusMinus: limit(0, 10000, 'the unit of the field', 'a tolerance is a positive number'),
+} as const satisfies Record<string, Limit>;
+
+export type LimitName = keyof typeof LIMITS;
+
+/** One sentence that says what range holds and why. */
+export function limitSentence({ minimum, maximum, unit, because }: Limit): string {
+  const suffix = unit === '' ? '' : ` ${unit}`;
+  return `must lie between ${minimum}${suffix} and ${maximum}${suffix}: ${because}`;
+}
+
+/** A finite number within a named limit; its description carries the unit. */
+export function bounded(name: LimitName, description: string) {
+  const range = LIMITS[name];
+  const message = limitSentence(range);
+  const unit = range.unit === '' ? 'fraction or pure number' : range.unit;
+  return z
+    .number({ error: `must be a number (${unit})` })
+    .min(range.minimum, { error: message })
+    .max(range.maximum, { error: message })
+    .meta({ description: `${description} [${unit}]` });
+}
+
+/** A short name that other parts of the document point to. */
+export const identifier = (description: string) =>
+  z
+    .string()
+    .regex(/^[A-Za-z][A-Za-z0-9_-]{0,63}$/, {
+      error: 'must start with a letter and hold only letters, digits, "-" and "_" (64 at most)',
+    })
+    .meta({ description });
+
+export const shortText = (description: string) =>
+  z
+    .string()
+    .max(200, { error: 'must be at most 200 characters' })
+    .meta({ description });
+
+export const longText = (description: string) =>
+  z
+    .string()
+    .max(20000, { error: 'must be at most 20000 characters' })
+    .meta({ description });
+
+/** A point in document axes: x aft, y to the right wing, z up. */
+export const point = (description: string) =>
+  z
+    .strictObject({
+      x: bounded('position', 'Aft of the datum point').default(0),
+      y: bounded('position', 'To the right of the plane of symmetry').default(0),
+      z: bounded('position', 'Above the datum line').default(0),
+    })
+    .meta({ description });

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { bounded } from './limits';
+
+/** How a section is made from board. Contour, camber and thickness follow from it. */
+export const sectionSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({
+      kind: z.literal('flatPlate').meta({ description: 'One flat sheet' }),
+      thickness: bounded('thickness', 'Board thickness'),
+      edge: z
+        .enum(['square', 'rounded', 'sharpened'])
+        .default('square')
+        .meta({ description: 'How the leading edge is finished' }),
+    }),
+    z.strictObject({
+      kind: z.literal('steppedPlate').meta({ description: 'A sheet doubled over part of the chord' }),
+      thickness: bounded('thickness', 'Thickness of one sheet'),
+      stepPosition: bounded('stationAlongChord', 'Where the doubled part ends, from the leading edge'),
+      stepSide: z
+        .enum(['upper', 'lower'])
+        .default('upper')
+        .meta({ description: 'Side that carries the second sheet' }),
+    }),
+    z.strictObject({
+      kind: z.literal('curvedPlate').meta({ description: 'A sheet bent over ribs' }),
+      thickness: bounded('thickness', 'Board thickness'),
+      camber: bounded('camber', 'Greatest camber as a fraction of the chord'),
+      camberPosition: bounded('stationAlongChord', 'Where the camber is greatest').default(0.4),
+      openBelow: z
+        .boolean()
+        .default(true)
+        .meta({ description: 'True when the ribs are left open on the lower side' }),
+    }),
+    z.strictObject({
+      kind: z.literal('foldedOverSpar').meta({ description: 'A sheet folded at the nose over a spar' }),
+      boardThickness: bounded('thickness', 'Board thickness'),
+      bottomLength: bounded('fraction', 'Where the lower skin ends, as a fraction of the chord').default(1),
+      sparHeight: bounded('thickness', 'Free height between the two skins at the spar'),
+      sparPosition: bounded('stationAlongChord', 'Centre of the spar from the leading edge').default(0.3),
+      rearBevel: bounded('size', 'Length over which the trailing edge is bevelled').default(0),
+    }),
+    z.strictObject({
+      kind: z.literal('fourDigit').meta({ description: 'Hot-wired or carved to a four-digit shape' }),
+      camber: bounded('camber', 'Greatest camber as a fraction of the chord').default(0),
+      camberPosition: bounded('stationAlongChord', 'Where the camber is greatest').default(0.4),
+      thicknessRatio: z
+        .number()
+        .min(0.01, { error: 'must lie between 0.01 and 0.3' })
+        .max(0.3, { error: 'must lie between 0.01 and 0.3' })
+        .meta({ description: 'Thickness as a fraction of the chord' }),
+    }),
+    z.strictObject({
+      kind: z.literal('reflexed').meta({ description: 'A plate with its rear part bent up' }),
+      thickness: bounded('thickness', 'Board thickness'),
+      camber: bounded('camber', 'Camber of the forward part as a fraction of the chord').default(0),
+      camberPosition: bounded('stationAlongChord', 'Where that camber is greatest').default(0.3),
+      bendPosition: bounded('stationAlongChord', 'Where the rear part is bent up').default(0.75),
+      bendAngle: bounded('deflection', 'Angle by which the rear part is turned trailing edge up'),
+    }),
+    z.strictObject({
+      kind: z.literal('coordinates').meta({ description: 'A contour from a plain list of points' }),
+      name: z.string().max(200).default('').meta({ description: 'Name of the contour' }),
+      points: z
+        .array(z.tuple([z.number().min(-0.2).max(1.2), z.number().min(-1).max(1)]))
+        .min(5, { error: 'must hold at least 5 points' })
+        .max(2000, { error: 'must hold at most 2000 points' })
+        .meta({
+          description:
+            'x y pairs as fractions of the chord, from the trailing edge over the upper side to the nose and back below',
+        }),
+    }),
+  ])
+  .meta({ description: 'Section, by the way it is built' });
+
+export type Section = z.output<typeof sectionSchema>;
+export type SectionKind = Section['kind'];
+export type SectionOf<Kind extends SectionKind> = Extract<Section, { kind: Kind }>;

@@ -1,0 +1,36 @@
+import type { Design } from '../document/schema/design';
+import type { Analysis } from '../analysis/types';
+
+export type Severity = 'stop' | 'caution' | 'note';
+export type Stage = 'wing' | 'tail' | 'weights' | 'balance' | 'stability';
+
+/** One field set to a new value; a remedy is a list of them. */
+export interface FieldChange {
+  /** Path as in fieldPath.ts, such as /massItems/pack/position/x. */
+  readonly field: string;
+  readonly value: number;
+}
+
+export interface Remedy {
+  readonly label: string;
+  readonly change: readonly FieldChange[];
+}
+
+export interface Finding {
+  readonly id: string;
+  readonly severity: Severity;
+  readonly stage: Stage;
+  readonly message: string;
+  /** The numbers of the sentence, SI. */
+  readonly numbers: Readonly<Record<string, number>>;
+  readonly source: string;
+  readonly remedies: readonly Remedy[];
+}
+
+export type AnalysisWithoutFindings = Omit<Analysis, 'findings'>;
+
+/** A rule looks at a design and its numbers, and says what is wrong and what may help. */
+export interface Rule {
+  readonly id: string;
+  readonly check: (design: Design, analysis: AnalysisWithoutFindings) => Finding | null;
+}

@@ -1,0 +1,42 @@
+import { degreesFromRadians } from '../../units/convert';
+import type { Rule } from '../finding';
+import { inDegrees } from '../words';
+
+/** Share of the travel that hands-off cruise may take before it is worth a word. */
+const MOST_SHARE = 0.4;
+
+/** Steady cruise needs so much pitch control that little is left, or none. */
+export const elevatorAtStop: Rule = {
+  id: 'elevatorAtStop',
+  check: (design, { trim, pitch }) => {
+    const { elevator } = trim;
+    if (elevator === null || pitch.momentFromElevator === null) return null;
+    const controls = design.surfaces.flatMap((surface) =>
+      surface.controls.filter((control) => ['elevator', 'elevon', 'ruddervator'].includes(control.function)),
+    );
+    const travel = Math.min(...controls.map(({ throwUp, throwDown }) => (elevator > 0 ? throwDown : throwUp)));
+    const used = Math.abs(degreesFromRadians(elevator)) / travel;
+    if (!(used > MOST_SHARE)) return null;
+    const tail = design.surfaces.find(({ role }) => role === 'tailplane');
+    // Turning a whole tailplane by i works like an elevator turned by i over its effectiveness, about one half.
+    const turn = Math.round(degreesFromRadians(elevator) * 0.55 * 2) / 2;
+    return {
+      id: 'elevatorAtStop',
+      severity: used >= 1 ? 'stop' : 'caution',
+      stage: 'tail',
+      message:
+        `Level flight at cruise asks for ${inDegrees(Math.abs(elevator))} of pitch control trailing edge ${elevator > 0 ? 'down' : 'up'}, ` +
+        `${Math.round(used * 100)} % of its travel.`,
+      numbers: { elevator, share: used },
+      source: 'Trim on lattice loads',
+      remedies: tail
+        ? [
+            {
+              label: `Set ${tail.name || tail.id} to ${(tail.incidence + turn).toFixed(1)}°`,
+              change: [{ field: `/surfaces/${tail.id}/incidence`, value: tail.incidence + turn }],
+            },
+          ]
+        : [],
+    };
+  },
+};

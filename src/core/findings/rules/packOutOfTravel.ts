@@ -1,0 +1,42 @@
+import { placeForBalance, slidingItems } from '../../balance/placement';
+import type { Rule } from '../finding';
+import { tenths } from '../words';
+
+/** What slides for balance would have to leave its bay to bring the aircraft into the window. */
+export const packOutOfTravel: Rule = {
+  id: 'packOutOfTravel',
+  check: (design, analysis) => {
+    const { window, mass } = analysis;
+    if (window.aft === null || window.forward === null || mass.cg === null || mass.total === null) return null;
+    const x = mass.cg[0];
+    if (x <= window.aft && x >= window.forward) return null;
+    const item = slidingItems(design)[0];
+    if (!item || item.attachment.kind !== 'slides') return null;
+    const target = x > window.aft ? window.aft : window.forward;
+    const placement = placeForBalance(item, target, { total: mass.total, x });
+    if (placement.withinTravel) return null;
+    const beyond = placement.position - placement.reachable;
+    return {
+      id: 'packOutOfTravel',
+      severity: 'stop',
+      stage: 'balance',
+      message:
+        `${item.name || item.id} would have to sit at ${Math.round(placement.position)} mm to bring the balance into the window, ` +
+        `${Math.round(Math.abs(beyond))} mm ${beyond < 0 ? 'ahead of' : 'behind'} the end of its bay.`,
+      numbers: { wanted: placement.position / 1000, reachable: placement.reachable / 1000 },
+      source: 'Sum of moments',
+      remedies: [
+        {
+          label: `Lengthen the bay to ${Math.round(placement.position)} mm and slide it there`,
+          change: [
+            {
+              field: `/massItems/${item.id}/attachment/${beyond < 0 ? 'from' : 'to'}`,
+              value: tenths(placement.position + Math.sign(beyond)),
+            },
+            { field: `/massItems/${item.id}/position/x`, value: tenths(placement.position + Math.sign(beyond)) },
+          ],
+        },
+      ],
+    };
+  },
+};

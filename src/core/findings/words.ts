@@ -1,0 +1,10 @@
+import { millimetresFromMetres } from '../units/convert';
+
+/** Numbers as they stand in sentences; the interface shows its own units beside them. */
+export const inMillimetres = (metres: number): string => `${Math.round(millimetresFromMetres(metres))} mm`;
+export const inPercent = (fraction: number): string => `${(fraction * 100).toFixed(1)} %`;
+export const inDegrees = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
+export const inSpeed = (metresPerSecond: number): string => `${metresPerSecond.toFixed(1)} m/s`;
+export const inGrams = (kilograms: number): string => `${Math.round(kilograms * 1000)} g`;
+/** A length for a field: whole tenths of a millimetre. */
+export const tenths = (millimetres: number): number => Math.round(millimetres * 10) / 10;

@@ -1,0 +1,38 @@
+/** One value that went into a number. */
+export interface WorkingInput {
+  readonly symbol: string;
+  readonly name: string;
+  readonly value: number;
+  /** SI unit as in `formatQuantity`; see UNIT_KINDS. */
+  readonly unit: UnitKind;
+}
+
+/** What a number measures, so that the interface can show it in the chosen units. */
+export type UnitKind =
+  | 'length'
+  | 'area'
+  | 'mass'
+  | 'speed'
+  | 'angle'
+  | 'ratio'
+  | 'percent'
+  | 'perRadian'
+  | 'density'
+  | 'acceleration'
+  | 'wingLoading';
+
+/** How a number came about: formula, values, source, range, band. */
+export interface Working {
+  readonly id: string;
+  readonly name: string;
+  readonly symbol: string;
+  readonly value: number;
+  readonly unit: UnitKind;
+  readonly formula: string;
+  readonly inputs: readonly WorkingInput[];
+  readonly source: string;
+  readonly range: string;
+  /** Half width within which the number is trusted, in its own unit; null when it is exact. */
+  readonly band: number | null;
+  readonly bandBecause: string;
+}

@@ -1,0 +1,14 @@
+import { fileURLToPath } from 'node:url';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: {
+    include: ['{src,server,cli,demo}/**/*.test.{ts,tsx}'],
+    pool: 'threads',
+    maxWorkers: 2,
+    testTimeout: 60_000,
+  },
+});
