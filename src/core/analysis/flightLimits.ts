@@ -1,8 +1,10 @@
 import type { AeroModel } from '../aero/aeroModel';
 import { GRAVITY } from '../aero/atmosphere';
+import { stripLifts } from '../aero/farField';
+import { isTail } from '../aero/lattice';
 import { dragOf, glidePolar, stripData, trimmedLine } from '../aero/polar';
 import { findStall, stallSpeed } from '../aero/stall';
-import { balanceForCommand, CRUISE_TRAVEL_SHARE, FLARE_LOAD_FACTOR, liftAtFullCommand } from '../balance/window';
+import { alphaForLift, balanceForCommand, CRUISE_TRAVEL_SHARE, FLARE_LOAD_FACTOR, liftAtFullCommand } from '../balance/window';
 import type { Cruise } from './cruise';
 import type { Prepared } from './prepare';
 import type { Analysis } from './types';
@@ -97,7 +99,8 @@ function speedsGroup(prepared: Prepared, model: AeroModel, stall: Analysis['stal
   if (mass === undefined || stall.speed === null || stall.liftCoefficient === null) {
     return allNull(SPEED_KEYS, stall.reasons['speed'] ?? stall.reasons['liftCoefficient'] ?? 'The stall could not be found.');
   }
-  const reachable = full === null ? null : liftAtFullCommand(model, full, about);
+  const stallAlpha = full === null ? 0 : (alphaForLift(model, stall.liftCoefficient, full, about) ?? 0);
+  const reachable = full === null ? null : liftAtFullCommand(model, usableCommand(prepared, model, full, stallAlpha), about);
   const floorLift = reachable === null ? stall.liftCoefficient : Math.min(reachable, stall.liftCoefficient);
   const pitchFloor = full === null || floorLift <= 0.01
     ? null
@@ -116,6 +119,30 @@ function speedsGroup(prepared: Prepared, model: AeroModel, stall: Analysis['stal
       ? { pitchFloor: full === null ? 'No control answers to pitch.' : 'Full nose-up control cannot hold the nose up at any speed.' }
       : {},
   };
+}
+
+/** What a deflected plain flap adds to the greatest lift of a thin section at model scale. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5; ±0.15. */
+const FLAPPED_EXTRA_LIFT = 0.35;
+
+/**
+ * The part of the full pitch command that the tail or canard can carry before
+ * it stalls itself, at an angle of attack near the stall of the wing.
+ */
+function usableCommand(prepared: Prepared, model: AeroModel, full: number, alpha: number): number {
+  const { sections, air, design, lattice } = prepared;
+  const data = stripData(sections, air, design.conditions.cruiseSpeed);
+  const tail = lattice.strips.flatMap((strip, index) => (isTail(lattice.surfaces[strip.surface]!) ? [index] : []));
+  if (tail.length === 0) return full;
+  const neutral = stripLifts(model.matrices, model.stateAt(alpha, 0));
+  const commanded = stripLifts(model.matrices, model.stateAt(alpha, full));
+  let share = 1;
+  for (const index of tail) {
+    const gained = commanded[index]! - neutral[index]!;
+    const limit = Math.sign(gained) * (data[index]!.maximumLift + FLAPPED_EXTRA_LIFT);
+    const room = (limit - neutral[index]!) / gained;
+    if (Number.isFinite(room)) share = Math.min(share, Math.max(0, room));
+  }
+  return share * full;
 }
 
 interface WindowInput {
@@ -138,8 +165,9 @@ function windowGroup(prepared: Prepared, model: AeroModel, { stall, cruise, neut
   const aft = neutralPoint - minimumStaticMargin * reference.meanChord;
   const limits: { x: number; because: string }[] = [];
   if (full !== null && stall.liftCoefficient !== null) {
-    const flare = balanceForCommand(model, stall.liftCoefficient, full, about);
-    if (flare !== null) limits.push({ x: flare, because: 'Further forward, full nose-up control no longer holds the lift of the stall for the flare.' });
+    const alpha = alphaForLift(model, stall.liftCoefficient, full, about) ?? 0;
+    const flare = balanceForCommand(model, stall.liftCoefficient, usableCommand(prepared, model, full, alpha), about);
+    if (flare !== null) limits.push({ x: flare, because: 'Further forward, full nose-up control (or the tail that carries it) no longer holds the lift of the stall for the flare.' });
   }
   if (full !== null && cruise.isTrimmed) {
     const steady = balanceForCommand(model, cruise.state.lift, CRUISE_TRAVEL_SHARE * full, about);

@@ -2,7 +2,7 @@ import type { Vector3 } from '../units/convert';
 import { type AeroModel, longitudinal } from '../aero/aeroModel';
 
 /** Share of the nose-up travel that steady cruise may use. */
-export const CRUISE_TRAVEL_SHARE = 0.5;
+export const CRUISE_TRAVEL_SHARE = 0.35;
 /** Load factor that the flare needs. */
 export const FLARE_LOAD_FACTOR = 1.15;
 

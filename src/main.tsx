@@ -1,0 +1,52 @@
+import '@/core/zodSetup';
+import '@fontsource/ibm-plex-sans-condensed/latin-400.css';
+import '@fontsource/ibm-plex-sans-condensed/latin-500.css';
+import '@fontsource/ibm-plex-sans-condensed/latin-600.css';
+import '@fontsource/ibm-plex-sans/greek-400.css';
+import '@/ui/index.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { openDatabase } from '@/storage/database';
+import { designStore } from '@/storage/designStore';
+import { makeStore } from '@/store/store';
+import { App } from '@/ui/App';
+import { createAnalysisClient } from '@/workers/analysisClient';
+import { DEMO_NAMES, demoDesign } from '../demo';
+
+const designs = designStore(openDatabase());
+const session = makeStore({ designs, analysis: createAnalysisClient(), preview: createAnalysisClient() });
+
+window.addEventListener('pagehide', () => void session.flush());
+document.addEventListener('visibilitychange', () => {
+  if (document.visibilityState === 'hidden') void session.flush();
+});
+
+async function start(): Promise<void> {
+  const root = createRoot(document.getElementById('root')!);
+  try {
+    await designs.seedOnce(DEMO_NAMES.map(demoDesign));
+    await session.loadSettings();
+  } catch (error) {
+    root.render(<StorageFault detail={error instanceof Error ? error.message : String(error)} />);
+    return;
+  }
+  root.render(
+    <StrictMode>
+      <App session={session} designs={designs} />
+    </StrictMode>,
+  );
+}
+
+function StorageFault({ detail }: { detail: string }) {
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">The browser’s storage cannot be used</h1>
+      <p className="mt-3">
+        Inclinar keeps designs in this browser and cannot start without it ({detail}). Leave private mode or free some
+        space, then load the page again.
+      </p>
+    </main>
+  );
+}
+
+void start();

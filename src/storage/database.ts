@@ -1,0 +1,31 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { Design } from '@/core/document/schema/design';
+
+/** One design as it lies in the browser. */
+export interface StoredDesign {
+  readonly id: string;
+  readonly name: string;
+  readonly design: Design;
+  /** Counts every save; a writer that does not know the newest one must not overwrite it. */
+  readonly generation: number;
+  readonly createdAt: number;
+  readonly updatedAt: number;
+  /** Set when it was put in the bin; 0 otherwise (so that it can be indexed). */
+  readonly deletedAt: number;
+}
+
+export interface StoredSetting {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+export type InclinarDatabase = Dexie & {
+  designs: EntityTable<StoredDesign, 'id'>;
+  settings: EntityTable<StoredSetting, 'key'>;
+};
+
+export function openDatabase(name = 'inclinar'): InclinarDatabase {
+  const database = new Dexie(name) as InclinarDatabase;
+  database.version(1).stores({ designs: 'id, updatedAt, deletedAt', settings: 'key' });
+  return database;
+}

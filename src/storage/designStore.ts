@@ -1,0 +1,62 @@
+import type { Design } from '@/core/document/schema/design';
+import type { InclinarDatabase, StoredDesign } from './database';
+
+/** Outcome of a save: done, or someone else saved a newer state meanwhile. */
+export type SaveOutcome =
+  | { readonly kind: 'saved'; readonly generation: number }
+  | { readonly kind: 'conflict'; readonly theirs: StoredDesign }
+  | { readonly kind: 'gone' };
+
+const newId = (): string => crypto.randomUUID();
+
+/** The designs kept in this browser. Every change is one transaction: whole or not at all. */
+export function designStore(database: InclinarDatabase) {
+  const { designs, settings } = database;
+
+  const create = async (design: Design): Promise<StoredDesign> => {
+    const now = Date.now();
+    const stored: StoredDesign = { id: newId(), name: design.name, design, generation: 1, createdAt: now, updatedAt: now, deletedAt: 0 };
+    await designs.add(stored);
+    return stored;
+  };
+
+  return {
+    list: async (): Promise<StoredDesign[]> => (await designs.where('deletedAt').equals(0).toArray()).sort((a, b) => b.updatedAt - a.updatedAt),
+    bin: async (): Promise<StoredDesign[]> => (await designs.where('deletedAt').above(0).toArray()).sort((a, b) => b.deletedAt - a.deletedAt),
+    load: (id: string): Promise<StoredDesign | undefined> => designs.get(id),
+    create,
+    duplicate: async (id: string): Promise<StoredDesign | undefined> => {
+      const original = await designs.get(id);
+      return original && create({ ...original.design, name: `${original.name} copy`.slice(0, 200) });
+    },
+    /** Saves a state that grew from `generation`. */
+    save: (id: string, design: Design, generation: number): Promise<SaveOutcome> =>
+      database.transaction('rw', designs, async (): Promise<SaveOutcome> => {
+        const current = await designs.get(id);
+        if (!current) return { kind: 'gone' };
+        if (current.generation !== generation) return { kind: 'conflict', theirs: current };
+        const next = generation + 1;
+        await designs.put({ ...current, design, name: design.name, generation: next, updatedAt: Date.now() });
+        return { kind: 'saved', generation: next };
+      }),
+    rename: (id: string, name: string): Promise<void> =>
+      database.transaction('rw', designs, async () => {
+        const current = await designs.get(id);
+        if (!current) return;
+        await designs.put({ ...current, name, design: { ...current.design, name }, generation: current.generation + 1, updatedAt: Date.now() });
+      }),
+    putInBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: Date.now() })),
+    takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),
+    /** Puts the given designs in once, in an empty browser. */
+    seedOnce: (fleet: readonly Design[]): Promise<void> =>
+      database.transaction('rw', designs, settings, async () => {
+        if (await settings.get('seeded')) return;
+        await settings.put({ key: 'seeded', value: true });
+        for (const design of [...fleet].reverse()) await create(design);
+      }),
+    readSetting: async (key: string): Promise<unknown> => (await settings.get(key))?.value,
+    writeSetting: async (key: string, value: unknown): Promise<void> => void (await settings.put({ key, value })),
+  };
+}
+
+export type DesignStore = ReturnType<typeof designStore>;

@@ -1,0 +1,125 @@
+import { configureStore, createListenerMiddleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { ActionCreators } from 'redux-undo';
+import type { Design } from '@/core/document/schema/design';
+import { type Autosave, createAutosave } from '@/storage/autosave';
+import type { DesignStore } from '@/storage/designStore';
+import type { AnalysisClient } from '@/workers/analysisClient';
+import { analysisArrived, analysisCleared, analysisFailed, analysisSlice } from './analysisSlice';
+import { documentOpened, documentReducer } from './documentSlice';
+import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
+import { settingsLoaded, settingsSchema, settingsSlice, unitsChanged } from './settingsSlice';
+
+/** What hangs off the store: the browser's storage and the computing worker. */
+export interface Services {
+  readonly designs: DesignStore;
+  readonly analysis: AnalysisClient;
+  /** A second worker for previews, so that they never delay the headline numbers. */
+  readonly preview: AnalysisClient;
+}
+
+export function makeStore(services: Services) {
+  const listeners = createListenerMiddleware();
+  const store = configureStore({
+    reducer: {
+      document: documentReducer,
+      session: sessionSlice.reducer,
+      analysis: analysisSlice.reducer,
+      settings: settingsSlice.reducer,
+    },
+    // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false, thunk: { extraArgument: services } }).prepend(listeners.middleware),
+  });
+  type State = ReturnType<typeof store.getState>;
+  let autosave: Autosave | null = null;
+
+  const compute = async () => {
+    const { document, session } = store.getState();
+    const design = document.present;
+    if (!design) return;
+    const outcome = await services.analysis.request(design, { withoutRemedies: session.dragging });
+    if (store.getState().session.id !== session.id) return;
+    if (outcome.kind === 'done') store.dispatch(analysisArrived(outcome));
+    if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
+  };
+
+  listeners.startListening({
+    predicate: (action, now, before) => {
+      const present = (now as State).document.present;
+      return present !== (before as State).document.present || dragEnded.match(action);
+    },
+    effect: (action) => {
+      const { present } = store.getState().document;
+      if (!documentOpened.match(action) && present) autosave?.change(present);
+      void compute();
+    },
+  });
+  listeners.startListening({
+    actionCreator: unitsChanged,
+    effect: () => void services.designs.writeSetting('settings', store.getState().settings),
+  });
+
+  const showDocument = (design: Design | null) => {
+    store.dispatch(documentOpened(design));
+    store.dispatch(ActionCreators.clearHistory());
+  };
+
+  /** Opens a stored design, or closes the open one with null. */
+  const open = async (id: string | null): Promise<boolean> => {
+    await autosave?.stop();
+    autosave = null;
+    store.dispatch(analysisCleared());
+    showDocument(null);
+    store.dispatch(sessionOpened(id));
+    if (id === null) return true;
+    const stored = await services.designs.load(id);
+    if (!stored || store.getState().session.id !== id) return false;
+    autosave = createAutosave(services.designs, id, stored.generation, {
+      onState: (state, detail) => store.dispatch(saveChanged({ state, detail })),
+      onConflict: (outcome) => store.dispatch(saveChanged({ state: outcome.kind })),
+    });
+    showDocument(stored.design);
+    return true;
+  };
+
+  return {
+    store,
+    open,
+    /** Writes what is unsaved at once, as when the tab is hidden. */
+    flush: () => autosave?.flush() ?? Promise.resolve(),
+    /** Another tab saved a newer state: take it when nothing here is unsaved, else say so. */
+    followOtherTabs: async (id: string, generation: number) => {
+      if (store.getState().session.id !== id || !autosave || generation <= autosave.generation()) return;
+      if (autosave.hasUnsaved()) return;
+      const stored = await services.designs.load(id);
+      if (!stored || store.getState().session.id !== id || stored.generation <= autosave.generation()) return;
+      autosave.continueFrom(stored.generation);
+      showDocument(stored.design);
+    },
+    /** After a conflict: take the state of the other tab, or keep this one as a copy. */
+    resolveConflict: async (choice: 'theirs' | 'copy'): Promise<string | null> => {
+      const { id } = store.getState().session;
+      const mine = store.getState().document.present;
+      if (id === null) return null;
+      if (choice === 'copy' && mine) {
+        const copy = await services.designs.create({ ...mine, name: `${mine.name} (this tab)`.slice(0, 200) });
+        autosave = null;
+        await open(copy.id);
+        return copy.id;
+      }
+      autosave = null;
+      await open(id);
+      return id;
+    },
+    loadSettings: async () => {
+      const read = settingsSchema.safeParse(await services.designs.readSetting('settings'));
+      if (read.success) store.dispatch(settingsLoaded(read.data));
+    },
+  };
+}
+
+export type Session = ReturnType<typeof makeStore>;
+export type AppStore = Session['store'];
+export type RootState = ReturnType<AppStore['getState']>;
+export type AppDispatch = AppStore['dispatch'];
+export type AppThunk<Result = void> = ThunkAction<Result, RootState, Services, UnknownAction>;

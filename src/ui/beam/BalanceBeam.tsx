@@ -1,0 +1,168 @@
+import type { Analysis } from '@/core/analyse';
+import type { Design } from '@/core/document/schema/design';
+import { slidingItems } from '@/core/balance/placement';
+import { decimal, formatLength } from '@/core/units/formatQuantity';
+import { useAppSelector } from '@/store/hooks';
+import { extentsOf, placeAll } from '../drawing/outlines';
+import { itemHandles } from '../drawing/handles';
+import { HandleMark } from '../drawing/HandleMark';
+import { useSize } from '../drawing/useSize';
+import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
+
+const SIDE = 24;
+const BEAM = 62;
+
+/** The airframe's length to scale: chords, window, neutral point, where it balances, and the pack to slide. */
+export function BalanceBeam({ design }: { readonly design: Design }) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const { current, ghost, preview } = useAppSelector((state) => state.analysis);
+  const { xMin, xMax } = extentsOf(design, placeAll(design.surfaces));
+  const scale = (width - 2 * SIDE) / (xMax - xMin);
+  const u = (millimetres: number) => SIDE + (millimetres - xMin) * scale;
+  return (
+    <div className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet">
+      <div className="w-[248px] shrink-0 border-r border-rule px-3 py-2">
+        <Verdict analysis={preview?.analysis ?? current} previewing={preview?.label ?? null} />
+      </div>
+      <div className="min-w-0 flex-1" ref={ref}>
+        {width > 0 && current && (
+          <svg width={width} height={height} role="group" aria-label="Balance beam, nose to the left" data-testid="beam">
+            <g aria-hidden="true">
+              <path d={`M${u(xMin)} ${BEAM} H${u(xMax)}`} stroke="var(--color-graphite)" strokeWidth={2} />
+              <Ticks from={xMin} to={xMax} u={u} />
+              {placeAll(design.surfaces)
+                .filter(({ role }) => role !== 'fin' && role !== 'tipFin')
+                .map(({ id, stations, source }) => {
+                  const root = stations[0]!;
+                  return (
+                    <g key={id}>
+                      <rect x={u(root.x * 1000)} y={BEAM - 4} width={root.chord * 1000 * scale} height={8} fill="var(--color-soft)" stroke="var(--color-graphite)" />
+                      <text x={u((root.x + root.chord / 2) * 1000)} y={BEAM + 34} fontSize={11} textAnchor="middle" fill="var(--color-faint)">
+                        {source.name || id}
+                      </text>
+                    </g>
+                  );
+                })}
+            </g>
+            {ghost && <Ghost analysis={ghost} u={u} />}
+            {preview && <Ghost analysis={preview.analysis} u={u} />}
+            <Marks analysis={current} u={u} />
+            {itemHandles(design, false).map((handle) => {
+              const item = slidingItems(design).find(({ id }) => handle.id === `${id}-place`);
+              if (!item || item.attachment.kind !== 'slides') return null;
+              const { from, to } = item.attachment;
+              const length = Math.max(26, (item.size?.length ?? 40) * scale);
+              const x = u(item.position.x);
+              return (
+                <g key={handle.id}>
+                  <path d={`M${u(from)} 112 V120 M${u(from)} 116 H${u(to)} M${u(to)} 112 V120`} stroke="var(--color-faint)" fill="none" aria-hidden="true" />
+                  <rect x={x - length / 2} y={106} width={length} height={20} rx={3} fill="var(--color-balance-soft)" stroke="var(--color-balance)" aria-hidden="true" />
+                  <HandleMark handle={{ ...handle, id: `beam-${handle.id}`, label: `${item.name || item.id} on the beam` }} x={x} y={116} perPixel={1 / scale} />
+                </g>
+              );
+            })}
+          </svg>
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface MarksProps {
+  readonly analysis: Analysis;
+  readonly u: (millimetres: number) => number;
+}
+
+function Marks({ analysis, u }: MarksProps) {
+  const units = useAppSelector((state) => state.settings.units);
+  const { window, pitch, mass } = analysis;
+  const balance = mass.cg?.[0];
+  return (
+    <g fontSize={12} fill="var(--color-graphite)">
+      {window.forward !== null && window.aft !== null && window.aft > window.forward && (
+        <WindowMark from={u(window.forward * 1000)} to={u(window.aft * 1000)} top={BEAM - 12} bottom={BEAM + 12} />
+      )}
+      {pitch.neutralPoint !== null && (
+        <>
+          <NeutralMark x={u(pitch.neutralPoint * 1000)} y={BEAM} />
+          <text x={u(pitch.neutralPoint * 1000) + 12} y={BEAM - 24} data-number="beam-neutral">
+            neutral {formatLength(pitch.neutralPoint * 1000, units, 0)}
+          </text>
+          <path d={`M${u(pitch.neutralPoint * 1000)} ${BEAM - 9} l10 -12`} stroke="var(--color-faint)" fill="none" />
+        </>
+      )}
+      {balance !== undefined && (
+        <>
+          <BalanceMark x={u(balance * 1000)} y={BEAM - 3} />
+          <text x={u(balance * 1000) - 10} y={BEAM - 24} textAnchor="end" data-number="beam-balance">
+            balances {formatLength(balance * 1000, units, 0)}
+          </text>
+        </>
+      )}
+    </g>
+  );
+}
+
+/** Another state beside the present one: dashed marks. */
+function Ghost({ analysis, u }: MarksProps) {
+  const balance = analysis.mass.cg?.[0];
+  return (
+    <g aria-hidden="true">
+      {analysis.pitch.neutralPoint !== null && <NeutralMark x={u(analysis.pitch.neutralPoint * 1000)} y={BEAM} faint />}
+      {balance !== undefined && <BalanceMark x={u(balance * 1000)} y={BEAM - 3} faint />}
+    </g>
+  );
+}
+
+function Ticks({ from, to, u }: { readonly from: number; readonly to: number; readonly u: (x: number) => number }) {
+  const step = to - from > 1500 ? 200 : to - from > 500 ? 100 : 50;
+  const first = Math.ceil(from / step) * step;
+  const places = Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, index) => first + index * step);
+  return (
+    <g stroke="var(--color-rule)" fontSize={10} fill="var(--color-faint)">
+      {places.map((place) => (
+        <g key={place}>
+          <path d={`M${u(place)} ${BEAM + 6} v8`} />
+          <text x={u(place)} y={BEAM + 23} textAnchor="middle" stroke="none">
+            {place}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** The verdict in words, so that the beam is not the only carrier of it. */
+function Verdict({ analysis, previewing }: { readonly analysis: Analysis | null; readonly previewing: string | null }) {
+  const units = useAppSelector((state) => state.settings.units);
+  if (!analysis) return <p className="text-faint">Computing…</p>;
+  const { pitch, mass, window } = analysis;
+  const balance = mass.cg?.[0];
+  if (balance === undefined || pitch.staticMargin === null || window.aft === null || window.forward === null) {
+    return <p className="text-sm">{pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'}</p>;
+  }
+  const behind = balance - window.aft;
+  const ahead = window.forward - balance;
+  const inside = behind <= 0 && ahead <= 0;
+  const verdict = window.aft <= window.forward
+    ? 'There is no window'
+    : inside
+      ? 'Balances inside its window'
+      : behind > 0
+        ? `Balances ${formatLength(behind * 1000, units, 0)} too far back`
+        : `Balances ${formatLength(ahead * 1000, units, 0)} too far forward`;
+  return (
+    <div aria-live="polite">
+      {previewing && <p className="text-xs font-semibold text-balance">Preview: {previewing}</p>}
+      <p className={`text-[15px] leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`} data-testid="verdict">
+        {verdict}
+      </p>
+      <p className="mt-1 text-[13px]">
+        Static margin <strong data-number="beam-margin">{decimal(pitch.staticMargin * 100, 1)} %</strong>
+      </p>
+      <p className="text-[13px] text-faint">
+        Window {formatLength(window.forward * 1000, units, 0)} to {formatLength(window.aft * 1000, units, 0)} from the datum
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Handle } from './handles';
+import { useDrag } from './useDrag';
+
+interface HandleMarkProps {
+  readonly handle: Handle;
+  readonly x: number;
+  readonly y: number;
+  readonly perPixel: number;
+}
+
+const CURSOR = { x: 'ew-resize', y: 'ns-resize', both: 'move' } as const;
+
+/** A grip on the geometry: drag it, or focus it and use the arrow keys. */
+export function HandleMark({ handle, x, y, perPixel }: HandleMarkProps) {
+  const { begin, nudge } = useDrag();
+  const edits = (dx: number, dy: number) => handle.edits(handle.axes === 'y' ? 0 : dx, handle.axes === 'x' ? 0 : dy);
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={handle.label}
+      aria-valuenow={Math.round(handle.value * 10) / 10}
+      aria-valuetext={handle.valueText}
+      aria-orientation={handle.axes === 'y' ? 'vertical' : 'horizontal'}
+      data-handle={handle.id}
+      transform={`translate(${x} ${y})`}
+      style={{ cursor: CURSOR[handle.axes], touchAction: 'none' }}
+      onPointerDown={(event) => begin(event, { perPixel, edits })}
+      onKeyDown={(event) => nudge(event, edits)}
+    >
+      <circle r={15} fill="transparent" />
+      <circle className="focus-ring" r={10} fill="none" stroke="transparent" strokeWidth={2} />
+      {handle.axes === 'both' ? (
+        <rect x={-5} y={-5} width={10} height={10} fill="var(--color-sheet)" stroke="var(--color-balance)" strokeWidth={2} />
+      ) : (
+        <path
+          d={handle.axes === 'x' ? 'M-7 0 L-2 -5 V5 Z M7 0 L2 -5 V5 Z' : 'M0 -7 L-5 -2 H5 Z M0 7 L-5 2 H5 Z'}
+          fill="var(--color-sheet)"
+          stroke="var(--color-balance)"
+          strokeWidth={1.6}
+        />
+      )}
+      <title>{`${handle.label}: ${handle.valueText}`}</title>
+    </g>
+  );
+}

@@ -1,0 +1,129 @@
+import type { Design } from '@/core/document/schema/design';
+import type { Surface } from '@/core/document/schema/surface';
+import { LIMITS } from '@/core/document/schema/limits';
+import { type PlacedSurface, placeSurface } from '@/core/geometry/layout';
+import type { FieldEdit } from '@/store/edit';
+
+/** Something on the drawing that can be dragged or nudged with the arrow keys. */
+export interface Handle {
+  readonly id: string;
+  readonly label: string;
+  readonly view: 'plan' | 'side';
+  /** Place in the view [mm]: x and y, or x and z. */
+  readonly at: readonly [number, number];
+  readonly axes: 'x' | 'y' | 'both';
+  readonly valueText: string;
+  readonly value: number;
+  /** What a shift by (dx, dy) millimetres does; y is outboard in plan and up from the side. */
+  readonly edits: (dx: number, dy: number) => FieldEdit[];
+}
+
+const clamp = (name: keyof typeof LIMITS, value: number): number =>
+  Math.min(LIMITS[name].maximum, Math.max(LIMITS[name].minimum, Math.round(value * 10) / 10));
+
+const mm = (metres: number) => metres * 1000;
+
+function isUpright(placed: PlacedSurface): boolean {
+  return Math.abs(placed.stations.at(-1)!.z - placed.stations[0]!.z) > 0.7 * placed.stations.at(-1)!.distance;
+}
+
+/** Handles of one surface: tip, chords, place, incidence. */
+export function surfaceHandles(surface: Surface): Handle[] {
+  const placed = placeSurface(surface);
+  const name = surface.name || surface.id;
+  const path = `/surfaces/${surface.id}`;
+  const last = surface.stations.length - 1;
+  const root = placed.stations[0]!;
+  const tip = placed.stations[last]!;
+  const upright = isUpright(placed);
+  const view = upright ? 'side' : 'plan';
+  const across = (station: typeof root) => mm(upright ? station.z : station.y);
+  const outward = upright ? Math.sign(tip.z - root.z) || 1 : 1;
+  const length = surface.stations[last]!.distanceFromRoot;
+  const projected = Math.abs(across(tip) - across(root)) / length || 1;
+  const handles: Handle[] = [
+    {
+      id: `${surface.id}-tip`,
+      label: `${name} tip`,
+      view,
+      at: [mm(tip.x), across(tip)],
+      axes: 'both',
+      value: length,
+      valueText: `${Math.round(length)} mm from the root, ${Math.round(surface.stations[last]!.leadingEdgeOffset)} mm swept`,
+      edits: (dx, dy) => {
+        const wanted = clamp('distanceFromRoot', Math.max(20, length + (outward * dy) / projected));
+        const factor = wanted / length;
+        return [
+          ...surface.stations.slice(1).map((station, index) => ({
+            field: `${path}/stations/${index + 1}/distanceFromRoot`,
+            value: index + 1 === last ? wanted : Math.round(station.distanceFromRoot * factor * 10) / 10,
+          })),
+          { field: `${path}/stations/${last}/leadingEdgeOffset`, value: clamp('offset', surface.stations[last]!.leadingEdgeOffset + dx) },
+        ];
+      },
+    },
+    ...[0, last].map((index): Handle => {
+      const station = placed.stations[index]!;
+      const where = index === 0 ? 'root' : 'tip';
+      return {
+        id: `${surface.id}-${where}-chord`,
+        label: `${name} ${where} chord`,
+        view,
+        at: [mm(station.x + station.chord), across(station)],
+        axes: 'x',
+        value: surface.stations[index]!.chord,
+        valueText: `${Math.round(surface.stations[index]!.chord)} mm`,
+        edits: (dx) => [{ field: `${path}/stations/${index}/chord`, value: clamp('chord', surface.stations[index]!.chord + dx) }],
+      };
+    }),
+    {
+      id: `${surface.id}-place`,
+      label: `${name} position`,
+      view,
+      at: [mm(root.x), across(root)],
+      axes: 'x',
+      value: surface.position.x,
+      valueText: `${Math.round(surface.position.x)} mm aft of the datum`,
+      edits: (dx) => [{ field: `${path}/position/x`, value: clamp('position', surface.position.x + dx) }],
+    },
+  ];
+  if (!upright) {
+    const degreesPerMillimetre = 180 / Math.PI / mm(root.chord);
+    handles.push({
+      id: `${surface.id}-incidence`,
+      label: `${name} incidence`,
+      view: 'side',
+      at: [mm(root.x), mm(root.z)],
+      axes: 'y',
+      value: surface.incidence,
+      valueText: `${surface.incidence}°`,
+      edits: (_, dy) => [
+        {
+          field: `${path}/incidence`,
+          value: Math.min(20, Math.max(-20, Math.round((surface.incidence + dy * degreesPerMillimetre) * 10) / 10)),
+        },
+      ],
+    });
+  }
+  return handles;
+}
+
+/** Handles of the parts that slide for balance, or of every part. */
+export function itemHandles(design: Design, every: boolean): Handle[] {
+  return design.massItems
+    .filter(({ attachment }) => every || attachment.kind === 'slides')
+    .map((item) => ({
+      id: `${item.id}-place`,
+      label: `${item.name || item.id} position`,
+      view: 'side',
+      at: [item.position.x, item.position.z],
+      axes: 'x',
+      value: item.position.x,
+      valueText: `${Math.round(item.position.x)} mm aft of the datum`,
+      edits: (dx) => {
+        const bay = item.attachment.kind === 'slides' ? item.attachment : { from: -10000, to: 10000 };
+        const x = Math.round((item.position.x + dx) * 10) / 10;
+        return [{ field: `/massItems/${item.id}/position/x`, value: Math.min(bay.to, Math.max(bay.from, x)) }];
+      },
+    }));
+}

@@ -1,0 +1,70 @@
+import { useRef } from 'react';
+import { endDrag, setFields, startDrag, type FieldEdit } from '@/store/edit';
+import { useAppDispatch } from '@/store/hooks';
+
+interface DragInput {
+  /** Millimetres per pixel, to the right and up. */
+  readonly perPixel: number;
+  readonly edits: (dx: number, dy: number) => FieldEdit[];
+}
+
+let gestures = 0;
+
+/** A gesture is one step of the history; moves are taken once a frame. */
+export function useDrag() {
+  const dispatch = useAppDispatch();
+  const frame = useRef<number | null>(null);
+
+  const begin = (event: React.PointerEvent, { perPixel, edits }: DragInput) => {
+    if (event.button !== 0) return;
+    event.preventDefault();
+    const target = event.currentTarget;
+    target.setPointerCapture(event.pointerId);
+    (target as unknown as SVGElement).focus();
+    const gesture = `drag-${++gestures}-${Date.now()}`;
+    const start = { x: event.clientX, y: event.clientY };
+    let latest = start;
+    let moved = false;
+    const apply = () => {
+      frame.current = null;
+      dispatch(setFields(edits((latest.x - start.x) * perPixel, (start.y - latest.y) * perPixel), gesture));
+    };
+    const move = (next: Event) => {
+      const { clientX, clientY } = next as PointerEvent;
+      latest = { x: clientX, y: clientY };
+      if (!moved) dispatch(startDrag());
+      moved = true;
+      frame.current ??= requestAnimationFrame(apply);
+    };
+    const stop = () => {
+      target.removeEventListener('pointermove', move);
+      target.removeEventListener('pointerup', stop);
+      target.removeEventListener('pointercancel', stop);
+      if (frame.current !== null) {
+        cancelAnimationFrame(frame.current);
+        apply();
+      }
+      if (moved) dispatch(endDrag());
+    };
+    target.addEventListener('pointermove', move);
+    target.addEventListener('pointerup', stop);
+    target.addEventListener('pointercancel', stop);
+  };
+
+  /** Arrow keys: one millimetre, ten with Shift. */
+  const nudge = (event: React.KeyboardEvent, edits: DragInput['edits']) => {
+    const steps: Record<string, [number, number]> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, 1],
+      ArrowDown: [0, -1],
+    };
+    const step = steps[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const size = event.shiftKey ? 10 : 1;
+    dispatch(setFields(edits(step[0] * size, step[1] * size)));
+  };
+
+  return { begin, nudge };
+}

@@ -1,0 +1,133 @@
+import clsx from 'clsx';
+import { useId, useRef, useState } from 'react';
+import { parseQuantity, type QuantityKind } from '@/core/units/parseQuantity';
+import { decimal, type DisplayUnits, inchFraction } from '@/core/units/formatQuantity';
+import { useAppSelector } from '@/store/hooks';
+import type { EditOutcome } from '@/store/edit';
+
+export interface QuantityFieldProps {
+  readonly label: string;
+  readonly kind: QuantityKind;
+  /** In the unit of the document; undefined for nothing entered. */
+  readonly value: number | undefined;
+  /** Takes a value in the unit of the document; says why when it is refused. */
+  readonly onCommit: (value: number) => EditOutcome;
+  /** Called when the field is emptied; without it empty is an error. */
+  readonly onClear?: () => EditOutcome;
+  readonly hideLabel?: boolean;
+  readonly step?: number;
+  readonly placeholder?: string;
+  readonly digits?: number;
+}
+
+const SPEED_FACTOR = { 'm/s': 1, 'km/h': 3.6, mph: 1 / 0.44704 } as const;
+
+/** Unit of a bare number, how values are shown in it, and the step of the arrow keys in document units. */
+function unitOf(kind: QuantityKind, units: DisplayUnits, digits: number | undefined) {
+  switch (kind) {
+    case 'length':
+      return units.length === 'in'
+        ? { unit: 'in', show: (value: number) => inchFraction(value), step: 25.4 / 16 }
+        : { unit: 'mm', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
+    case 'mass':
+      return units.mass === 'oz'
+        ? { unit: 'oz', show: (value: number) => decimal(value / 28.349523125, 2), step: 28.349523125 / 10 }
+        : { unit: 'g', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
+    case 'speed':
+      return {
+        unit: units.speed,
+        show: (value: number) => decimal(value * SPEED_FACTOR[units.speed], 1),
+        step: 0.5 / SPEED_FACTOR[units.speed],
+      };
+    case 'angle':
+      return { unit: '°', show: (value: number) => decimal(value, digits ?? 2), step: 0.5 };
+    case 'percent':
+      return { unit: '%', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
+    case 'number':
+      return { unit: '', show: (value: number) => decimal(value, digits ?? 3), step: 0.01 };
+  }
+}
+
+/** A number with its unit, as people type it. Enter takes it, Escape leaves it, arrows nudge it. */
+export function QuantityField(props: QuantityFieldProps) {
+  const { label, kind, value, onCommit, onClear, hideLabel = false, placeholder, digits } = props;
+  const units = useAppSelector((state) => state.settings.units);
+  const { unit, show, step } = unitOf(kind, units, digits);
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const shown = value === undefined ? '' : show(value);
+
+  const commit = () => {
+    if (draft === null || draft === shown) {
+      setDraft(null);
+      setFault(null);
+      return;
+    }
+    if (draft.trim() === '' && onClear) return settle(onClear());
+    const parsed = parseQuantity(kind, draft, unit);
+    if (!parsed.ok) return setFault(parsed.message);
+    settle(onCommit(parsed.value));
+  };
+  const settle = (outcome: EditOutcome) => {
+    setFault(outcome ? `${label} ${outcome.message}.` : null);
+    if (!outcome) setDraft(null);
+  };
+  const nudge = (direction: number) => {
+    if (value === undefined) return;
+    setDraft(null);
+    const outcome = onCommit(Math.round((value + direction * (props.step ?? step)) * 1e6) / 1e6);
+    setFault(outcome ? `${label} ${outcome.message}.` : null);
+  };
+
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block truncate text-[13px] text-faint'} title={label}>
+        {label}
+      </label>
+      <div
+        className={clsx(
+          'flex items-center rounded-sm border bg-white focus-within:border-balance',
+          fault ? 'border-stop' : 'border-rule',
+        )}
+      >
+        <input
+          ref={input}
+          id={id}
+          inputMode="text"
+          autoComplete="off"
+          className="w-full min-w-0 bg-transparent px-1.5 py-1 text-right outline-none"
+          value={draft ?? shown}
+          placeholder={placeholder}
+          aria-invalid={fault !== null}
+          aria-describedby={fault ? `${id}-fault` : undefined}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') commit();
+            if (event.key === 'Escape') {
+              setDraft(null);
+              setFault(null);
+            }
+            if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+              event.preventDefault();
+              nudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+            }
+          }}
+        />
+        {unit !== '' && (
+          <span className="pr-1.5 text-xs text-faint" aria-hidden="true">
+            {unit}
+          </span>
+        )}
+      </div>
+      {fault && (
+        <p id={`${id}-fault`} role="alert" className="mt-0.5 text-xs text-stop">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

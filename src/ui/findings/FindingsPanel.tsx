@@ -1,0 +1,72 @@
+import { Info, OctagonAlert, TriangleAlert } from 'lucide-react';
+import type { Finding } from '@/core/findings/finding';
+import { previewDropped } from '@/store/analysisSlice';
+import { applyRemedy, previewRemedy } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { Button } from '../shell/buttons';
+
+const LOOK = {
+  stop: { word: 'Stop', icon: <OctagonAlert size={16} aria-hidden="true" />, box: 'border-stop bg-stop-soft', head: 'text-stop' },
+  caution: { word: 'Look again', icon: <TriangleAlert size={16} aria-hidden="true" />, box: 'border-caution bg-caution-soft', head: 'text-caution' },
+  note: { word: 'Note', icon: <Info size={16} aria-hidden="true" />, box: 'border-rule bg-sheet', head: 'text-faint' },
+} as const;
+
+/** What is wrong, why, and what to do: remedies preview on the beam before they are taken. */
+export function FindingsPanel() {
+  const findings = useAppSelector((state) => state.analysis.current?.findings);
+  const failure = useAppSelector((state) => state.analysis.failure);
+  if (failure) {
+    return (
+      <p role="alert" className="m-3 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+        The computation failed: {failure} The numbers shown are from before. Undo the last change, or export the design to keep it.
+      </p>
+    );
+  }
+  if (!findings) return null;
+  return (
+    <section aria-label="Findings" className="max-h-[46%] shrink-0 overflow-y-auto border-t border-graphite bg-sheet px-3 py-2.5" data-testid="findings" tabIndex={0}>
+      <h2 className="mb-1.5 text-[13px] font-semibold tracking-wide uppercase">Findings</h2>
+      {findings.length === 0 ? (
+        <p className="text-sm text-faint">
+          Nothing stands out in what was computed. That proves nothing in the air: follow your club’s rules.
+        </p>
+      ) : (
+        <ul className="space-y-2">
+          {findings.map((finding) => (
+            <FindingCard key={finding.id} finding={finding} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function FindingCard({ finding }: { readonly finding: Finding }) {
+  const dispatch = useAppDispatch();
+  const { word, icon, box, head } = LOOK[finding.severity];
+  return (
+    <li className={`border-l-4 p-2 text-sm ${box}`} data-finding={finding.id}>
+      <p className={`flex items-center gap-1.5 font-semibold ${head}`}>
+        {icon} {word}
+      </p>
+      <p className="mt-0.5">{finding.message}</p>
+      {finding.remedies.length > 0 && (
+        <div className="mt-1.5 flex flex-wrap gap-1.5">
+          {finding.remedies.map((remedy) => (
+            <Button
+              key={remedy.label}
+              className="text-left"
+              onPointerEnter={() => dispatch(previewRemedy(remedy))}
+              onPointerLeave={() => dispatch(previewDropped())}
+              onFocus={() => dispatch(previewRemedy(remedy))}
+              onBlur={() => dispatch(previewDropped())}
+              onClick={() => dispatch(applyRemedy(remedy))}
+            >
+              {remedy.label}
+            </Button>
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}

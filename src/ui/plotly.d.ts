@@ -1,0 +1,4 @@
+declare module 'plotly.js' {
+  const Plotly: object;
+  export default Plotly;
+}

@@ -1,0 +1,57 @@
+import { Download, Redo2, Undo2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { ActionCreators } from 'redux-undo';
+import type { Design } from '@/core/document/schema/design';
+import { designFileName, designText } from '@/files/designFile';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { TextField } from '../fields/TextField';
+import { Button, IconButton } from './buttons';
+import { downloadText } from './download';
+import { UnitsSwitch } from './UnitsSwitch';
+
+const SAVE_WORDS = {
+  saved: 'Saved in this browser',
+  saving: 'Saving…',
+  failed: 'Not saved',
+  conflict: 'Changed in another tab',
+  gone: 'Removed in another tab',
+} as const;
+
+export function Header({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { save, saveDetail } = useAppSelector((state) => state.session);
+  const canUndo = useAppSelector((state) => state.document.past.length > 0);
+  const canRedo = useAppSelector((state) => state.document.future.length > 0);
+  return (
+    <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
+      <Link to="/" className="flex items-center gap-2 font-semibold">
+        <img src="/icon.svg" alt="" className="size-6" />
+        Inclinar
+      </Link>
+      <span aria-hidden="true" className="text-rule">
+        /
+      </span>
+      <h1 className="sr-only">{design.name}</h1>
+      <TextField
+        label="Name of the design"
+        hideLabel
+        value={design.name}
+        onCommit={(name) => dispatch(setFields([{ field: '/name', value: name }]))}
+        className="w-56 font-medium"
+      />
+      <IconButton label="Undo" icon={<Undo2 size={17} />} disabled={!canUndo} onClick={() => dispatch(ActionCreators.undo())} />
+      <IconButton label="Redo" icon={<Redo2 size={17} />} disabled={!canRedo} onClick={() => dispatch(ActionCreators.redo())} />
+      <p role="status" className={`text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`} data-testid="save-state">
+        {SAVE_WORDS[save]}
+        {saveDetail && `: ${saveDetail}`}
+      </p>
+      <div className="ml-auto flex items-center gap-3">
+        <UnitsSwitch />
+        <Button onClick={() => downloadText(designFileName(design), designText(design))}>
+          <Download size={15} aria-hidden="true" /> Export
+        </Button>
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,149 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ActionCreators } from 'redux-undo';
+import type { Stage } from '@/core/findings/finding';
+import type { Design } from '@/core/document/schema/design';
+import type { SurfaceRole } from '@/core/document/schema/surface';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useSurroundings } from '../App';
+import { BalanceBeam } from '../beam/BalanceBeam';
+import { Drawing } from '../drawing/Drawing';
+import { type Handle, itemHandles, surfaceHandles } from '../drawing/handles';
+import { FindingsPanel } from '../findings/FindingsPanel';
+import { BalanceStage } from '../stages/BalanceStage';
+import { STAGES } from '../stages/stages';
+import { StabilityStage } from '../stages/StabilityStage';
+import { SurfaceStage } from '../stages/SurfaceStage';
+import { WeightsStage } from '../stages/WeightsStage';
+import { Button } from './buttons';
+import { Header } from './Header';
+import { StageList } from './StageList';
+
+const WING_ROLES: readonly SurfaceRole[] = ['wing', 'secondWing', 'tipFin'];
+const TAIL_ROLES: readonly SurfaceRole[] = ['tailplane', 'vTail', 'canard', 'fin'];
+
+/** One open design: stages, drawing, numbers, beam. */
+export function Workbench() {
+  const { id = '', stage = 'wing' } = useParams();
+  const { session, designs } = useSurroundings();
+  const design = useAppSelector((state) => state.document.present);
+  const openId = useAppSelector((state) => state.session.id);
+  const [missing, setMissing] = useState(false);
+  const dispatch = useAppDispatch();
+  const known = STAGES.find((candidate) => candidate.id === stage)?.id ?? 'wing';
+
+  useEffect(() => {
+    let current = true;
+    void session.open(id).then((found) => current && setMissing(!found));
+    return () => {
+      current = false;
+    };
+  }, [id, session]);
+
+  const generation = useLiveQuery(async () => (await designs.load(id))?.generation, [id]);
+  useEffect(() => {
+    if (generation !== undefined) void session.followOtherTabs(id, generation);
+  }, [generation, id, session]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
+      const key = event.key.toLowerCase();
+      if (key === 'z' && !event.shiftKey) dispatch(ActionCreators.undo());
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) dispatch(ActionCreators.redo());
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [dispatch]);
+
+  if (missing) return <Missing />;
+  if (!design || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
+  return <OpenDesign design={design} id={id} stage={known} />;
+}
+
+function OpenDesign({ design, id, stage }: { readonly design: Design; readonly id: string; readonly stage: Stage }) {
+  useEffect(() => {
+    document.title = `${design.name} · Inclinar`;
+  }, [design.name]);
+  const handles = useMemo(() => handlesFor(design, stage), [design, stage]);
+  return (
+    <div className="flex h-full flex-col">
+      <Header design={design} />
+      <ConflictBar />
+      <div className="flex min-h-0 flex-1">
+        <StageList id={id} />
+        <main className="min-w-0 flex-1" aria-label="Drawing">
+          <Drawing design={design} handles={handles} />
+        </main>
+        <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule">
+          <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+            <StagePanel design={design} stage={stage} />
+          </section>
+          <FindingsPanel />
+        </aside>
+      </div>
+      <BalanceBeam design={design} />
+    </div>
+  );
+}
+
+function handlesFor(design: Design, stage: Stage): Handle[] {
+  const roles = stage === 'wing' ? WING_ROLES : stage === 'tail' ? TAIL_ROLES : null;
+  if (roles) return design.surfaces.filter(({ role }) => roles.includes(role)).flatMap(surfaceHandles);
+  return itemHandles(design, stage === 'weights');
+}
+
+function StagePanel({ design, stage }: { readonly design: Design; readonly stage: Stage }) {
+  switch (stage) {
+    case 'wing':
+      return <SurfaceStage key="wing" design={design} roles={WING_ROLES} empty="This design has no wing yet." />;
+    case 'tail':
+      return <SurfaceStage key="tail" design={design} roles={TAIL_ROLES} empty="This design has no tail. Tailless aircraft keep their nose by sweep and washout, or by reflex." />;
+    case 'weights':
+      return <WeightsStage design={design} />;
+    case 'balance':
+      return <BalanceStage design={design} />;
+    case 'stability':
+      return <StabilityStage />;
+  }
+}
+
+function ConflictBar() {
+  const { session } = useSurroundings();
+  const save = useAppSelector((state) => state.session.save);
+  const navigate = useNavigate();
+  if (save !== 'conflict' && save !== 'gone') return null;
+  const resolve = async (choice: 'theirs' | 'copy') => {
+    const next = await session.resolveConflict(choice);
+    if (choice === 'copy' && next) navigate(`/design/${next}/wing`);
+  };
+  return (
+    <div role="alert" className="flex items-center gap-3 border-b border-stop bg-stop-soft px-3 py-2 text-sm">
+      <p className="flex-1">
+        {save === 'conflict'
+          ? 'This design was changed in another tab while you worked here. Nothing was overwritten: choose which state counts.'
+          : 'This design was removed in another tab. What you have here can be kept as a copy.'}
+      </p>
+      {save === 'conflict' && <Button onClick={() => void resolve('theirs')}>Take the other tab’s state</Button>}
+      <Button look="strong" onClick={() => void resolve('copy')}>
+        Keep this one as a copy
+      </Button>
+    </div>
+  );
+}
+
+function Missing() {
+  const navigate = useNavigate();
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">This design is not in this browser</h1>
+      <p className="my-3">It may have been removed, or it was made in another browser. Import its file to open it here.</p>
+      <Button look="strong" onClick={() => navigate('/')}>
+        To the designs
+      </Button>
+    </main>
+  );
+}

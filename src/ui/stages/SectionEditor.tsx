@@ -1,0 +1,102 @@
+import type { Section as SectionShape, SectionKind } from '@/core/document/schema/section';
+import type { Surface } from '@/core/document/schema/surface';
+import { decimal } from '@/core/units/formatQuantity';
+import { degreesFromRadians } from '@/core/units/convert';
+import type { QuantityKind } from '@/core/units/parseQuantity';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+
+const KIND_NAMES: Record<SectionKind, string> = {
+  flatPlate: 'Flat sheet',
+  steppedPlate: 'Stepped sheet',
+  curvedPlate: 'Curved over ribs',
+  foldedOverSpar: 'Folded over a spar',
+  fourDigit: 'Hot-wired, four-digit',
+  reflexed: 'Reflexed sheet',
+  coordinates: 'From coordinates',
+};
+
+/** A fresh section of each kind, with the board thickness kept where there is one. */
+const FRESH: { [Kind in SectionKind]: ((thickness: number) => Extract<SectionShape, { kind: Kind }>) | null } = {
+  flatPlate: (thickness) => ({ kind: 'flatPlate', thickness, edge: 'rounded' }),
+  steppedPlate: (thickness) => ({ kind: 'steppedPlate', thickness, stepPosition: 0.5, stepSide: 'upper' }),
+  curvedPlate: (thickness) => ({ kind: 'curvedPlate', thickness, camber: 0.05, camberPosition: 0.35, openBelow: true }),
+  foldedOverSpar: (thickness) => ({ kind: 'foldedOverSpar', boardThickness: thickness, bottomLength: 0.75, sparHeight: 12, sparPosition: 0.28, rearBevel: 12 }),
+  fourDigit: () => ({ kind: 'fourDigit', camber: 0.03, camberPosition: 0.4, thicknessRatio: 0.1 }),
+  reflexed: (thickness) => ({ kind: 'reflexed', thickness, camber: 0.03, camberPosition: 0.3, bendPosition: 0.75, bendAngle: 5 }),
+  coordinates: null,
+};
+
+interface FieldSpec {
+  readonly key: string;
+  readonly label: string;
+  readonly kind: QuantityKind;
+}
+
+const field = (key: string, label: string, kind: QuantityKind): FieldSpec => ({ key, label, kind });
+const BOARD = field('thickness', 'Board', 'length');
+const CAMBER = [field('camber', 'Camber', 'percent'), field('camberPosition', 'Camber at', 'percent')];
+
+const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
+  flatPlate: [BOARD],
+  steppedPlate: [BOARD, field('stepPosition', 'Step at', 'percent')],
+  curvedPlate: [BOARD, ...CAMBER],
+  foldedOverSpar: [
+    field('boardThickness', 'Board', 'length'),
+    field('sparHeight', 'Spar height', 'length'),
+    field('sparPosition', 'Spar at', 'percent'),
+    field('bottomLength', 'Lower skin to', 'percent'),
+    field('rearBevel', 'Rear bevel', 'length'),
+  ],
+  fourDigit: [...CAMBER, field('thicknessRatio', 'Thickness', 'percent')],
+  reflexed: [BOARD, ...CAMBER, field('bendPosition', 'Bent up at', 'percent'), field('bendAngle', 'Bend', 'angle')],
+  coordinates: [],
+};
+
+/** How the sections of a surface are built, all stations alike, and what follows from it. */
+export function SectionEditor({ surface }: { readonly surface: Surface }) {
+  const dispatch = useAppDispatch();
+  const root = surface.stations[0]!.section;
+  const summary = useAppSelector((state) => state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === 0));
+  const path = `/surfaces/${surface.id}/stations`;
+  const setAll = (key: string, value: unknown) =>
+    dispatch(setFields(surface.stations.flatMap(({ section }, index) => (section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : []))));
+  const setKind = (kind: SectionKind) => {
+    const thickness = 'thickness' in root ? root.thickness : 'boardThickness' in root ? root.boardThickness : 5;
+    const fresh = FRESH[kind]?.(thickness);
+    if (fresh) dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
+  };
+  const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => FRESH[kind] !== null || kind === root.kind);
+  return (
+    <Section title="Section">
+      <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
+        <div className="col-span-3">
+          <SelectField label="Built as" value={root.kind} options={kinds.map((kind) => [kind, KIND_NAMES[kind]] as const)} onChange={setKind} />
+        </div>
+        {FIELDS[root.kind].map(({ key, label, kind }) => {
+          const factor = kind === 'percent' ? 100 : 1;
+          const value = (root as unknown as Record<string, number>)[key]!;
+          return <QuantityField key={key} label={label} kind={kind} value={value * factor} onCommit={(next) => setAll(key, next / factor)} />;
+        })}
+      </div>
+      {summary && (
+        <div className="mt-1.5">
+          <Fact label="Thickest at the root">
+            {decimal(summary.thicknessRatio * 100, 1)} % of chord, at {decimal(summary.thicknessPosition * 100, 0)} %
+          </Fact>
+          <Fact label="Zero-lift angle, moment">
+            {decimal(degreesFromRadians(summary.zeroLiftAngle), 2)}°, {decimal(summary.quarterChordMoment, 3)}
+          </Fact>
+          <Fact label="Greatest lift at cruise Re">
+            {decimal(summary.maximumLift, 2)} ±12 % at {Math.round(summary.reynolds / 1000)} 000
+            {summary.outsideTable && ' (outside the table)'}
+          </Fact>
+        </div>
+      )}
+    </Section>
+  );
+}
