@@ -61,7 +61,9 @@ function readFileOrRefuse(path: string): string {
   try {
     return readFileSync(path, 'utf8');
   } catch (error) {
-    return refuse([`${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`]);
+    return refuse([
+      `${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`,
+    ]);
   }
 }
 
@@ -79,7 +81,8 @@ function main(): void {
   }
   const [file, ...others] = positionals;
   if (file === undefined || others.length > 0) refuse(['Give one design document.', 'See --help.']);
-  if (values.wake !== 'datum' && values.wake !== 'wind') refuse([`--wake=${values.wake}: only "datum" and "wind" are known.`]);
+  if (values.wake !== 'datum' && values.wake !== 'wind')
+    refuse([`--wake=${values.wake}: only "datum" and "wind" are known.`]);
   const grid = readGrid(values.grid);
   const read = readDesignText(readFileOrRefuse(file));
   if (!read.ok) refuse([`${file} was not taken:`, ...read.issues.map(({ path, message }) => `  ${path}: ${message}`)]);

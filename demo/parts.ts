@@ -10,26 +10,79 @@ type SectionInput = NonNullable<StationInput['section']>;
 
 /** Sheets that the school keeps in stock. Densities are our own, in the usual range of such board. */
 export const MATERIALS: List<'materials'> = [
-  { id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410, faces: 'both', sheetLength: 1000, sheetWidth: 700 },
-  { id: 'board5bare', name: 'Bare board 5 mm', thickness: 4.6, arealDensity: 190, faces: 'none', sheetLength: 1000, sheetWidth: 700 },
-  { id: 'board3', name: 'Faced board 3 mm', thickness: 3, arealDensity: 330, faces: 'both', sheetLength: 1000, sheetWidth: 700 },
+  {
+    id: 'board5',
+    name: 'Faced board 5 mm',
+    thickness: 5,
+    arealDensity: 410,
+    faces: 'both',
+    sheetLength: 1000,
+    sheetWidth: 700,
+  },
+  {
+    id: 'board5bare',
+    name: 'Bare board 5 mm',
+    thickness: 4.6,
+    arealDensity: 190,
+    faces: 'none',
+    sheetLength: 1000,
+    sheetWidth: 700,
+  },
+  {
+    id: 'board3',
+    name: 'Faced board 3 mm',
+    thickness: 3,
+    arealDensity: 330,
+    faces: 'both',
+    sheetLength: 1000,
+    sheetWidth: 700,
+  },
 ];
 
-export const flat = (thickness = 5): SectionInput => ({ kind: 'flatPlate', thickness, edge: 'rounded' });
-export const curved = (camber = 0.05, thickness = 5): SectionInput => ({ kind: 'curvedPlate', thickness, camber, camberPosition: 0.35, openBelow: true });
+export const flat = (thickness = 5): SectionInput => ({
+  kind: 'flatPlate',
+  thickness,
+  edge: 'rounded',
+});
+export const curved = (camber = 0.05, thickness = 5): SectionInput => ({
+  kind: 'curvedPlate',
+  thickness,
+  camber,
+  camberPosition: 0.35,
+  openBelow: true,
+});
 export const folded = (sparHeight = 12, boardThickness = 5): SectionInput => ({
-  kind: 'foldedOverSpar', boardThickness, sparHeight, sparPosition: 0.28, bottomLength: 0.75, rearBevel: 12,
+  kind: 'foldedOverSpar',
+  boardThickness,
+  sparHeight,
+  sparPosition: 0.28,
+  bottomLength: 0.75,
+  rearBevel: 12,
 });
 
 /** Board surface with the usual glue and tape. */
 export const ofBoard = (material: string, glueLength = 0): Pick<SurfaceInput, 'construction'> => ({
-  construction: { material, glueLength, glueDensity: 8, tapeArea: 0, tapeDensity: 50, lighteningFraction: 0 },
+  construction: {
+    material,
+    glueLength,
+    glueDensity: 8,
+    tapeArea: 0,
+    tapeDensity: 50,
+    lighteningFraction: 0,
+  },
 });
 
 /** Pod of board from nose to tail frame: [x, width, top, bottom] each. */
-export function boxBody(id: string, name: string, frames: [number, number, number, number][], material = 'board5'): BodyInput {
+export function boxBody(
+  id: string,
+  name: string,
+  frames: [number, number, number, number][],
+  material = 'board5',
+): BodyInput {
   return {
-    id, name, kind: 'box',
+    id,
+    name,
+    kind: 'box',
     frames: frames.map(([x, width, top, bottom]) => ({ x, width, top, bottom })),
     construction: { material, extraFraction: 0.2 },
   };
@@ -52,34 +105,94 @@ export const pack = (name: string, mass: number, x: number, from: number, to: nu
     attachment: { kind: 'slides', from, to },
   });
 
-export function fin(x: number, z: number, root: number, tip: number, height: number, sweep: number, more: Partial<SurfaceInput> = {}): SurfaceInput {
+export function fin(
+  x: number,
+  z: number,
+  root: number,
+  tip: number,
+  height: number,
+  sweep: number,
+  more: Partial<SurfaceInput> = {},
+): SurfaceInput {
   return {
-    id: 'fin', name: 'Fin', role: 'fin', mirrored: false, position: { x, y: 0, z },
+    id: 'fin',
+    name: 'Fin',
+    role: 'fin',
+    mirrored: false,
+    position: { x, y: 0, z },
     stations: [
       { distanceFromRoot: 0, chord: root, dihedral: 90, section: flat() },
-      { distanceFromRoot: height, chord: tip, leadingEdgeOffset: sweep, dihedral: 90, section: flat() },
+      {
+        distanceFromRoot: height,
+        chord: tip,
+        leadingEdgeOffset: sweep,
+        dihedral: 90,
+        section: flat(),
+      },
     ],
-    controls: [{ id: 'rudder', name: 'Rudder', function: 'rudder', hingeInboard: 0.6, hingeOutboard: 0.55, throwUp: 25, throwDown: 25 }],
+    controls: [
+      {
+        id: 'rudder',
+        name: 'Rudder',
+        function: 'rudder',
+        hingeInboard: 0.6,
+        hingeOutboard: 0.55,
+        throwUp: 25,
+        throwDown: 25,
+      },
+    ],
     ...ofBoard('board5'),
     ...more,
   };
 }
 
-export function tailplane(x: number, z: number, root: number, tip: number, half: number, more: Partial<SurfaceInput> = {}): SurfaceInput {
+export function tailplane(
+  x: number,
+  z: number,
+  root: number,
+  tip: number,
+  half: number,
+  more: Partial<SurfaceInput> = {},
+): SurfaceInput {
   return {
-    id: 'tailplane', name: 'Tailplane', role: 'tailplane', position: { x, y: 0, z },
+    id: 'tailplane',
+    name: 'Tailplane',
+    role: 'tailplane',
+    position: { x, y: 0, z },
     stations: [
       { distanceFromRoot: 0, chord: root, section: flat() },
-      { distanceFromRoot: half, chord: tip, leadingEdgeOffset: (root - tip) * 0.6, section: flat() },
+      {
+        distanceFromRoot: half,
+        chord: tip,
+        leadingEdgeOffset: (root - tip) * 0.6,
+        section: flat(),
+      },
     ],
-    controls: [{ id: 'elevator', name: 'Elevator', function: 'elevator', hingeInboard: 0.68, hingeOutboard: 0.62, throwUp: 22, throwDown: 22 }],
+    controls: [
+      {
+        id: 'elevator',
+        name: 'Elevator',
+        function: 'elevator',
+        hingeInboard: 0.68,
+        hingeOutboard: 0.62,
+        throwUp: 22,
+        throwDown: 22,
+      },
+    ],
     ...ofBoard('board5'),
     ...more,
   };
 }
 
 export const tractor = (x: number, z: number, diameter = 203, more: Partial<DriveInput> = {}): DriveInput => ({
-  id: 'drive', name: 'Drive', kind: 'tractor', position: { x, y: 0, z }, propellerDiameter: diameter, propellerPitch: diameter * 0.55, downThrust: 2, ...more,
+  id: 'drive',
+  name: 'Drive',
+  kind: 'tractor',
+  position: { x, y: 0, z },
+  propellerDiameter: diameter,
+  propellerPitch: diameter * 0.55,
+  downThrust: 2,
+  ...more,
 });
 
 /** Receiver, controller and servos of the school's common set, around a place. */
@@ -90,5 +203,9 @@ export const radioSet = (x: number, servoX: number): ItemInput[] => [
 ];
 
 export const design = (name: string, rest: Omit<DesignInput, 'format' | 'version' | 'name'>): DesignInput => ({
-  format: 'inclinar-design', version: 1, name, materials: MATERIALS, ...rest,
+  format: 'inclinar-design',
+  version: 1,
+  name,
+  materials: MATERIALS,
+  ...rest,
 });

@@ -5,5 +5,7 @@ import { ensureBuilt, ensureInstalled } from './steps.mjs';
 const [name, ...rest] = process.argv.slice(2);
 ensureInstalled();
 ensureBuilt('node');
-const { status } = spawnSync(process.execPath, [`dist/node/${name}.js`, ...rest], { stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, [`dist/node/${name}.js`, ...rest], {
+  stdio: 'inherit',
+});
 process.exit(status ?? 1);

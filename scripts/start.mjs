@@ -5,6 +5,8 @@ import { ensureBuilt, ensureInstalled } from './steps.mjs';
 ensureInstalled();
 ensureBuilt('app');
 ensureBuilt('node');
-const server = spawn(process.execPath, ['dist/node/server.js', ...process.argv.slice(2)], { stdio: 'inherit' });
+const server = spawn(process.execPath, ['dist/node/server.js', ...process.argv.slice(2)], {
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -14,7 +14,9 @@ export function run(command, args, env = {}) {
     env: { ...process.env, ...env },
   });
   if (error || status !== 0) {
-    process.stderr.write(`${command} ${args.join(' ')} failed${error ? `: ${error.message}` : ` with status ${status}`}.\n`);
+    process.stderr.write(
+      `${command} ${args.join(' ')} failed${error ? `: ${error.message}` : ` with status ${status}`}.\n`,
+    );
     process.exit(status || 1);
   }
 }
@@ -45,14 +47,29 @@ export function ensureInstalled() {
   const lock = fingerprint(['package-lock.json']);
   if (existsSync('node_modules') && isStamped('install', lock)) return;
   process.stderr.write('Installing packages…\n');
-  run(npm, ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' });
+  run(npm, ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+  });
   stamp('install', lock);
 }
 
-const SOURCES = ['src', 'server', 'cli', 'demo', 'public', 'index.html', 'package-lock.json', 'vite.config.ts', 'vite.node.config.ts'];
+const SOURCES = [
+  'src',
+  'server',
+  'cli',
+  'demo',
+  'public',
+  'index.html',
+  'package-lock.json',
+  'vite.config.ts',
+  'vite.node.config.ts',
+];
 const BUILDS = {
   app: { output: 'dist/app/index.html', args: ['build', '--logLevel=warn'] },
-  node: { output: 'dist/node/server.js', args: ['build', '--logLevel=warn', '--config', 'vite.node.config.ts'] },
+  node: {
+    output: 'dist/node/server.js',
+    args: ['build', '--logLevel=warn', '--config', 'vite.node.config.ts'],
+  },
 };
 
 /** Builds the app or the Node side when any source changed since the last build. */

@@ -36,7 +36,15 @@ export function createApp(appFolder: string): Express {
     }),
   );
   app.use(compression());
-  app.use('/assets', express.static(join(appFolder, 'assets'), { immutable: true, maxAge: A_YEAR, index: false, fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(appFolder, 'assets'), {
+      immutable: true,
+      maxAge: A_YEAR,
+      index: false,
+      fallthrough: false,
+    }),
+  );
   app.use(express.static(appFolder, { index: false, maxAge: 0 }));
   app.get('/{*any}', (_request, response) => {
     const page = join(appFolder, 'index.html');

@@ -7,7 +7,10 @@ import { listenOn } from './listen';
 const DEFAULT_PORT = 4173;
 
 function wantedPort(): number {
-  const { values } = parseArgs({ options: { port: { type: 'string', short: 'p' } }, strict: false });
+  const { values } = parseArgs({
+    options: { port: { type: 'string', short: 'p' } },
+    strict: false,
+  });
   const text = values.port ?? process.env['PORT'] ?? String(DEFAULT_PORT);
   const port = Number(text);
   if (!Number.isInteger(port) || port < 0 || port > 65535) {

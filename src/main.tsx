@@ -14,7 +14,11 @@ import { createAnalysisClient } from '@/workers/analysisClient';
 import { DEMO_NAMES, demoDesign } from '../demo';
 
 const designs = designStore(openDatabase());
-const session = makeStore({ designs, analysis: createAnalysisClient(), preview: createAnalysisClient() });
+const session = makeStore({
+  designs,
+  analysis: createAnalysisClient(),
+  preview: createAnalysisClient(),
+});
 
 window.addEventListener('pagehide', () => void session.flush());
 document.addEventListener('visibilitychange', () => {

@@ -13,7 +13,7 @@ import { sectionSummaries } from './analysis/sections';
 import type { Analysis } from './analysis/types';
 import { balanceSchools } from './balance/schools';
 import type { Design } from './document/schema/design';
-import type { AnalysisWithoutFindings } from './findings/finding';
+import type { AnalysisWithoutFindings } from './findings/rule';
 import { findFindings } from './findings/rules';
 import { tailVolume } from './geometry/planform';
 import { explain } from './working/explain';
@@ -54,7 +54,13 @@ function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFind
   const command = elevator ?? 0;
   const state = model.stateAt(alpha, command);
   const pitch = pitchDerivatives(model, alpha, command, about);
-  const lateral = lateralDerivatives(model, { alpha, command, about, roll: commands.roll, yaw: commands.yaw });
+  const lateral = lateralDerivatives(model, {
+    alpha,
+    command,
+    about,
+    roll: commands.roll,
+    yaw: commands.yaw,
+  });
   const mass = weights.properties;
   const hasTail = model.lattice.surfaces.some(isTail);
   const withoutTail = hasTail ? loadPerAlphaWithoutTail(model, alpha, about) : null;
@@ -69,7 +75,9 @@ function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFind
     ...(lateral.roll ? {} : { rollFromAileron: NO_ROLL, yawFromAileron: NO_ROLL }),
     ...(lateral.yaw ? {} : { rollFromRudder: NO_YAW, yawFromRudder: NO_YAW }),
   };
-  const massReasons: Record<string, string> = mass ? {} : { total: NO_MASS, cg: NO_MASS, inertia: NO_MASS, wingLoading: NO_MASS };
+  const massReasons: Record<string, string> = mass
+    ? {}
+    : { total: NO_MASS, cg: NO_MASS, inertia: NO_MASS, wingLoading: NO_MASS };
   const stripLift = stripLifts(model.matrices, state);
   return {
     format: 'inclinar-analysis',

@@ -23,7 +23,10 @@ export function designFileName({ name }: Design): string {
 /** Reads a chosen or dropped file. All or nothing. */
 export async function readDesignFile(file: Blob & { name?: string }): Promise<ReadResult> {
   if (file.size > MOST_BYTES) {
-    return { ok: false, issues: [{ path: '/', message: 'The file is larger than 20 MB: this is not a design.' }] };
+    return {
+      ok: false,
+      issues: [{ path: '/', message: 'The file is larger than 20 MB: this is not a design.' }],
+    };
   }
   return readDesignText(await file.text());
 }

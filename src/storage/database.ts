@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import { Dexie, type EntityTable } from 'dexie';
 import type { Design } from '@/core/document/schema/design';
 
 /** One design as it lies in the browser. */

@@ -15,14 +15,24 @@ export function designStore(database: InclinarDatabase) {
 
   const create = async (design: Design): Promise<StoredDesign> => {
     const now = Date.now();
-    const stored: StoredDesign = { id: newId(), name: design.name, design, generation: 1, createdAt: now, updatedAt: now, deletedAt: 0 };
+    const stored: StoredDesign = {
+      id: newId(),
+      name: design.name,
+      design,
+      generation: 1,
+      createdAt: now,
+      updatedAt: now,
+      deletedAt: 0,
+    };
     await designs.add(stored);
     return stored;
   };
 
   return {
-    list: async (): Promise<StoredDesign[]> => (await designs.where('deletedAt').equals(0).toArray()).sort((a, b) => b.updatedAt - a.updatedAt),
-    bin: async (): Promise<StoredDesign[]> => (await designs.where('deletedAt').above(0).toArray()).sort((a, b) => b.deletedAt - a.deletedAt),
+    list: async (): Promise<StoredDesign[]> =>
+      (await designs.where('deletedAt').equals(0).toArray()).sort((a, b) => b.updatedAt - a.updatedAt),
+    bin: async (): Promise<StoredDesign[]> =>
+      (await designs.where('deletedAt').above(0).toArray()).sort((a, b) => b.deletedAt - a.deletedAt),
     load: (id: string): Promise<StoredDesign | undefined> => designs.get(id),
     create,
     duplicate: async (id: string): Promise<StoredDesign | undefined> => {
@@ -36,14 +46,26 @@ export function designStore(database: InclinarDatabase) {
         if (!current) return { kind: 'gone' };
         if (current.generation !== generation) return { kind: 'conflict', theirs: current };
         const next = generation + 1;
-        await designs.put({ ...current, design, name: design.name, generation: next, updatedAt: Date.now() });
+        await designs.put({
+          ...current,
+          design,
+          name: design.name,
+          generation: next,
+          updatedAt: Date.now(),
+        });
         return { kind: 'saved', generation: next };
       }),
     rename: (id: string, name: string): Promise<void> =>
       database.transaction('rw', designs, async () => {
         const current = await designs.get(id);
         if (!current) return;
-        await designs.put({ ...current, name, design: { ...current.design, name }, generation: current.generation + 1, updatedAt: Date.now() });
+        await designs.put({
+          ...current,
+          name,
+          design: { ...current.design, name },
+          generation: current.generation + 1,
+          updatedAt: Date.now(),
+        });
       }),
     putInBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: Date.now() })),
     takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),

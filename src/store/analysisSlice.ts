@@ -35,13 +35,20 @@ export const analysisSlice = createSlice({
       failure: null,
       arrivals: state.arrivals + 1,
     }),
-    analysisFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, failure: payload, arrivals: state.arrivals + 1 }),
+    analysisFailed: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      failure: payload,
+      arrivals: state.arrivals + 1,
+    }),
     analysisCleared: () => initialState,
     ghostTaken: (state) => ({ ...state, ghost: state.current }),
     ghostDropped: (state) => ({ ...state, ghost: null }),
     previewArrived: (state, { payload }: PayloadAction<{ label: string; analysis: Analysis }>) =>
       payload.label === state.previewAsked ? { ...state, preview: payload } : state,
-    previewAsked: (state, { payload }: PayloadAction<string>) => ({ ...state, previewAsked: payload }),
+    previewAsked: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      previewAsked: payload,
+    }),
     previewDropped: (state) => ({ ...state, preview: null, previewAsked: null }),
   },
 });

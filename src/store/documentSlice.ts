@@ -17,7 +17,9 @@ export const documentEdited = createAction<DocumentEdit>('document/edited');
 export type DocumentState = Design | null;
 
 const reducer = createReducer<DocumentState>(null as DocumentState, (builder) => {
-  builder.addCase(documentOpened, (_, { payload }) => payload).addCase(documentEdited, (_, { payload }) => payload.design);
+  builder
+    .addCase(documentOpened, (_, { payload }) => payload)
+    .addCase(documentEdited, (_, { payload }) => payload.design);
 });
 
 /** Steps that can be undone. */

@@ -17,7 +17,10 @@ export const sessionSlice = createSlice({
   name: 'session',
   initialState,
   reducers: {
-    sessionOpened: (_, { payload }: PayloadAction<string | null>): SessionState => ({ ...initialState, id: payload }),
+    sessionOpened: (_, { payload }: PayloadAction<string | null>): SessionState => ({
+      ...initialState,
+      id: payload,
+    }),
     saveChanged: (state, { payload }: PayloadAction<{ state: SaveState; detail?: string }>): SessionState => ({
       ...state,
       save: payload.state,

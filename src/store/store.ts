@@ -28,7 +28,11 @@ export function makeStore(services: Services) {
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.
     middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false, thunk: { extraArgument: services } }).prepend(listeners.middleware),
+      defaults({
+        serializableCheck: false,
+        immutableCheck: false,
+        thunk: { extraArgument: services },
+      }).prepend(listeners.middleware),
   });
   type State = ReturnType<typeof store.getState>;
   let autosave: Autosave | null = null;
@@ -102,7 +106,10 @@ export function makeStore(services: Services) {
       const mine = store.getState().document.present;
       if (id === null) return null;
       if (choice === 'copy' && mine) {
-        const copy = await services.designs.create({ ...mine, name: `${mine.name} (this tab)`.slice(0, 200) });
+        const copy = await services.designs.create({
+          ...mine,
+          name: `${mine.name} (this tab)`.slice(0, 200),
+        });
         autosave = null;
         await open(copy.id);
         return copy.id;

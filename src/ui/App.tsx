@@ -1,25 +1,9 @@
-import { createContext, useContext } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
-import type { DesignStore } from '@/storage/designStore';
-import type { Session } from '@/store/store';
 import { DesignsPage } from './designs/DesignsPage';
 import { Workbench } from './shell/Workbench';
-
-interface Surroundings {
-  readonly session: Session;
-  readonly designs: DesignStore;
-}
-
-const SurroundingsContext = createContext<Surroundings | null>(null);
-
-/** The open session and the stored designs. */
-export function useSurroundings(): Surroundings {
-  const surroundings = useContext(SurroundingsContext);
-  if (!surroundings) throw new Error('Surroundings are missing.');
-  return surroundings;
-}
+import { type Surroundings, SurroundingsContext } from './surroundings';
 
 const router = createBrowserRouter([
   { path: '/', element: <DesignsPage /> },

@@ -26,7 +26,10 @@ export interface AnalysisClient {
  * job in words and is replaced at the next request.
  */
 export function createAnalysisClient(
-  start: () => { worker: WorkerLike; service: Remote<AnalysisService> | AnalysisService } = startWorker,
+  start: () => {
+    worker: WorkerLike;
+    service: Remote<AnalysisService> | AnalysisService;
+  } = startWorker,
 ): AnalysisClient {
   let running: ReturnType<typeof start> | null = null;
   let atWork: Job | null = null;
@@ -37,7 +40,10 @@ export function createAnalysisClient(
     running = null;
     const job = atWork;
     atWork = null;
-    job?.settle({ kind: 'failed', message: 'The computation stopped unexpectedly. Change anything to try again.' });
+    job?.settle({
+      kind: 'failed',
+      message: 'The computation stopped unexpectedly. Change anything to try again.',
+    });
     next();
   };
 
@@ -53,7 +59,11 @@ export function createAnalysisClient(
     }
     Promise.resolve(running.service.analyse(job.design, job.options)).then(
       (answer) => finish(job, answer),
-      (error: unknown) => finish(job, { kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) =>
+        finish(job, {
+          kind: 'failed',
+          message: error instanceof Error ? error.message : String(error),
+        }),
     );
   };
 

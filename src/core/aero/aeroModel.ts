@@ -68,8 +68,15 @@ export interface AeroModelInput {
 export function aeroModel({ matrices, reference, pitch, extra }: AeroModelInput): AeroModel {
   const { lattice } = matrices;
   const angles = drawnAngles(lattice);
-  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
-  const rising = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
+  const level = solveCase(matrices, {
+    parity: 'symmetric',
+    onset: { ...STILL_AIR, linear: [1, 0, 0] },
+    angles,
+  });
+  const rising = solveCase(matrices, {
+    parity: 'symmetric',
+    onset: { ...STILL_AIR, linear: [0, 0, 1] },
+  });
   const commanded = pitch.hasEven
     ? solveCase(matrices, { parity: 'symmetric', onset: STILL_AIR, extraAngles: pitch.even })
     : null;
@@ -105,7 +112,11 @@ export interface LongitudinalCoefficients {
   readonly moment: number;
 }
 
-export function longitudinal({ force, moment }: Load, alpha: number, { area, meanChord }: Reference): LongitudinalCoefficients {
+export function longitudinal(
+  { force, moment }: Load,
+  alpha: number,
+  { area, meanChord }: Reference,
+): LongitudinalCoefficients {
   const cosine = Math.cos(alpha);
   const sine = Math.sin(alpha);
   return {
@@ -119,10 +130,18 @@ export function longitudinal({ force, moment }: Load, alpha: number, { area, mea
 export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
   const { matrices, angles, extra } = model;
   const solve = (linear: Vector3) =>
-    solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear }, angles });
+    solveCaseWithoutTail(matrices, {
+      parity: 'symmetric',
+      onset: { ...STILL_AIR, linear },
+      angles,
+    });
   const level = solve([1, 0, 0]);
   const rising = solve([0, 0, 1]);
-  const turned = (angle: number) => combineCases([[Math.cos(angle), level], [Math.sin(angle), rising]]);
+  const turned = (angle: number) =>
+    combineCases([
+      [Math.cos(angle), level],
+      [Math.sin(angle), rising],
+    ]);
   const surfaces = loadChange(matrices, turned(alpha), turned(alpha + Math.PI / 2), about);
   return addLoads([surfaces, extra.perAlpha(alpha, about)]);
 }

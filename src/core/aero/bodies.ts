@@ -1,5 +1,11 @@
 import type { Design } from '../document/schema/design';
-import { metresFromMillimetres, radiansFromDegrees, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '../units/convert';
+import {
+  metresFromMillimetres,
+  radiansFromDegrees,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '../units/convert';
 import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
@@ -68,7 +74,10 @@ function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: n
   const field = vortexField(lattice, { rise: 0 });
   const row = velocityRow(lattice.panels);
   const lifting = lattice.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing' || role === 'canard');
-  const chords = lifting.map(({ stations }) => ({ from: stations[0]!.x, chord: stations[0]!.chord }));
+  const chords = lifting.map(({ stations }) => ({
+    from: stations[0]!.x,
+    chord: stations[0]!.chord,
+  }));
   return (x, y, z) => {
     if (chords.some(({ from, chord }) => x > from - 0.02 * chord && x < from + chord)) return -1;
     let sum = 0;
@@ -94,7 +103,12 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
   const discs = design.propulsion.map((drive) => ({
     at: vectorFromPoint(drive.position),
     slope:
-      (PROPELLER_NORMAL_FORCE * (drive.blades / 2) * (Math.PI / 4) * metresFromMillimetres(drive.propellerDiameter) ** 2 * (drive.mirrored ? 2 : 1)) / 2,
+      (PROPELLER_NORMAL_FORCE *
+        (drive.blades / 2) *
+        (Math.PI / 4) *
+        metresFromMillimetres(drive.propellerDiameter) ** 2 *
+        (drive.mirrored ? 2 : 1)) /
+      2,
     tilt: radiansFromDegrees(drive.downThrust),
   }));
   const drags = dragAreas(design);
@@ -115,7 +129,9 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
       addLoads([
         { force: [0, 0, 0], moment: [0, pitch * alpha, 0] },
         ...discs.map((disc) => at([0, 0, disc.slope * (alpha - disc.tilt)], disc.at, about)),
-        ...drags.map(({ area, place }) => at([(area * Math.cos(alpha)) / 2, 0, (area * Math.sin(alpha)) / 2], place, about)),
+        ...drags.map(({ area, place }) =>
+          at([(area * Math.cos(alpha)) / 2, 0, (area * Math.sin(alpha)) / 2], place, about),
+        ),
       ]),
     perAlpha,
     perBeta: (about) =>
@@ -134,7 +150,11 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
 /** Drag area [m²] and place of bodies and drag items. */
 export function dragAreas(design: Design): { id: string; area: number; place: Vector3 }[] {
   const bodies = design.bodies.map((body) => {
-    const frontal = Math.max(...body.frames.map(({ width, top, bottom }) => metresFromMillimetres(width) * metresFromMillimetres(top - bottom)));
+    const frontal = Math.max(
+      ...body.frames.map(
+        ({ width, top, bottom }) => metresFromMillimetres(width) * metresFromMillimetres(top - bottom),
+      ),
+    );
     const [x, y, z] = vectorFromPoint(body.position);
     const middle = body.frames.reduce((sum, { top, bottom }) => sum + (top + bottom) / 2, 0) / body.frames.length;
     return {
@@ -150,4 +170,3 @@ export function dragAreas(design: Design): { id: string; area: number; place: Ve
   }));
   return [...bodies, ...items];
 }
-

@@ -10,8 +10,7 @@ export interface DownwashReceiver {
 
 /** The surface behind: the tail; with a canard alone the wing; else the rear one of two wings. Null with one surface. */
 export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null {
-  const having = (...roles: string[]) =>
-    surfaces.flatMap(({ role }, index) => (roles.includes(role) ? [index] : []));
+  const having = (...roles: string[]) => surfaces.flatMap(({ role }, index) => (roles.includes(role) ? [index] : []));
   const tail = having('tailplane', 'vTail');
   if (tail.length > 0) return { surfaces: tail, name: 'tail' };
   const wings = having('wing', 'secondWing');

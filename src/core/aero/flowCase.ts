@@ -133,7 +133,11 @@ export function combineCases(parts: readonly (readonly [number, FlowCase])[]): F
   return {
     parity: first.parity,
     circulation: sum((part) => part.circulation),
-    onset: { linear: sumVector((o) => o.linear), turn: sumVector((o) => o.turn), about: first.onset.about },
+    onset: {
+      linear: sumVector((o) => o.linear),
+      turn: sumVector((o) => o.turn),
+      about: first.onset.about,
+    },
     u: sum((part) => part.u),
     v: sum((part) => part.v),
     w: sum((part) => part.w),

@@ -73,10 +73,17 @@ export function crossLoads(
       const ly = matrices.boundY[i]!;
       const lz = matrices.boundZ[i]!;
       add(
-        matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!,
-        strength * (v * lz - w * ly), strength * (w * lx - u * lz), strength * (u * ly - v * lx),
+        matrices.forceX[i]!,
+        matrices.forceY[i]!,
+        matrices.forceZ[i]!,
+        strength * (v * lz - w * ly),
+        strength * (w * lx - u * lz),
+        strength * (u * ly - v * lx),
       );
-      for (const [edge, sign] of [[strip.a, -1], [strip.b, 1]] as const) {
+      for (const [edge, sign] of [
+        [strip.a, -1],
+        [strip.b, 1],
+      ] as const) {
         const length = edge.chord * (1 - lattice.cells.vortex[k]!);
         const x = edge.x + edge.chord - length / 2;
         const [, ov, ow] = onsetAt(air.onset, x, edge.y, edge.z);

@@ -115,9 +115,14 @@ function boundVectors(lattice: Lattice) {
   const count = lattice.cells.count;
   const make = () => new Float64Array(n);
   const vectors = {
-    forceX: make(), forceY: make(), forceZ: make(),
-    boundX: make(), boundY: make(), boundZ: make(),
-    normalY: make(), normalZ: make(),
+    forceX: make(),
+    forceY: make(),
+    forceZ: make(),
+    boundX: make(),
+    boundY: make(),
+    boundZ: make(),
+    normalY: make(),
+    normalZ: make(),
   };
   lattice.strips.forEach((strip, stripIndex) => {
     for (let k = 0; k < count; k++) {

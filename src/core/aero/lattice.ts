@@ -64,7 +64,14 @@ export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFA
     firstStrip.push(strips.length);
     const share = Math.sqrt(developedLength(surface) / longest);
     const count = Math.max(Math.min(LEAST_STRIPS, grid.strips), Math.round(grid.strips * share));
-    strips.push(...cutStrips(surface, index, count, junctions.filter(({ met }) => met === index).map(({ distance }) => distance)));
+    strips.push(
+      ...cutStrips(
+        surface,
+        index,
+        count,
+        junctions.filter(({ met }) => met === index).map(({ distance }) => distance),
+      ),
+    );
     if (!isTail(surface)) stripsWithoutTail = strips.length;
   });
   firstStrip.push(strips.length);

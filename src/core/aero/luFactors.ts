@@ -98,17 +98,29 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
   for (; i + 1 < size; i += 2) {
     const p = i * size;
     const q = p + size;
-    const p0 = a[p + start]!, p1 = a[p + start + 1]!, p2 = a[p + start + 2]!, p3 = a[p + start + 3]!;
-    const q0 = a[q + start]!, q1 = a[q + start + 1]!, q2 = a[q + start + 2]!, q3 = a[q + start + 3]!;
+    const p0 = a[p + start]!,
+      p1 = a[p + start + 1]!,
+      p2 = a[p + start + 2]!,
+      p3 = a[p + start + 3]!;
+    const q0 = a[q + start]!,
+      q1 = a[q + start + 1]!,
+      q2 = a[q + start + 2]!,
+      q3 = a[q + start + 3]!;
     for (let j = end; j < size; j++) {
-      const b0 = a[r0 + j]!, b1 = a[r1 + j]!, b2 = a[r2 + j]!, b3 = a[r3 + j]!;
+      const b0 = a[r0 + j]!,
+        b1 = a[r1 + j]!,
+        b2 = a[r2 + j]!,
+        b3 = a[r3 + j]!;
       a[p + j]! -= p0 * b0 + p1 * b1 + p2 * b2 + p3 * b3;
       a[q + j]! -= q0 * b0 + q1 * b1 + q2 * b2 + q3 * b3;
     }
   }
   for (; i < size; i++) {
     const p = i * size;
-    const p0 = a[p + start]!, p1 = a[p + start + 1]!, p2 = a[p + start + 2]!, p3 = a[p + start + 3]!;
+    const p0 = a[p + start]!,
+      p1 = a[p + start + 1]!,
+      p2 = a[p + start + 2]!,
+      p3 = a[p + start + 3]!;
     for (let j = end; j < size; j++) {
       a[p + j]! -= p0 * a[r0 + j]! + p1 * a[r1 + j]! + p2 * a[r2 + j]! + p3 * a[r3 + j]!;
     }
@@ -116,8 +128,13 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
 }
 
 /** Solves A x = b for the whole matrix, or for its leading `unknowns` rows and columns. */
-export function solveFactored({ values, order, size, block }: LuFactors, right: Float64Array, unknowns = size): Float64Array {
-  if (unknowns !== size && unknowns !== block) throw new RangeError('Only the whole matrix or its leading block can be solved.');
+export function solveFactored(
+  { values, order, size, block }: LuFactors,
+  right: Float64Array,
+  unknowns = size,
+): Float64Array {
+  if (unknowns !== size && unknowns !== block)
+    throw new RangeError('Only the whole matrix or its leading block can be solved.');
   const x = new Float64Array(unknowns);
   for (let i = 0; i < unknowns; i++) {
     let sum = right[order[i]!]!;

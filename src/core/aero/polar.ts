@@ -24,13 +24,17 @@ export function trimmedLine(model: AeroModel, about: Vector3): TrimmedLine | { r
   const high = trim(model, { lift: HIGH_LIFT, about });
   if (!low.ok) return { reason: low.reason };
   if (!high.ok) return { reason: high.reason };
-  const state = ({ state: { alpha, elevator } }: Extract<TrimResult, { ok: true }>) => model.stateAt(alpha, elevator ?? 0);
+  const state = ({ state: { alpha, elevator } }: Extract<TrimResult, { ok: true }>) =>
+    model.stateAt(alpha, elevator ?? 0);
   const a = state(low);
   const b = state(high);
   return {
     at: (lift) => {
       const share = (lift - LOW_LIFT) / (HIGH_LIFT - LOW_LIFT);
-      return combineCases([[1 - share, a], [share, b]]);
+      return combineCases([
+        [1 - share, a],
+        [share, b],
+      ]);
     },
   };
 }
@@ -44,14 +48,20 @@ export interface StripSection {
 
 export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
   const { lattice } = model;
-  const shapes = lattice.surfaces.map(({ stations }) => stations.map(({ section, chord }) => shapeOf(section, chord * 1000)));
+  const shapes = lattice.surfaces.map(({ stations }) =>
+    stations.map(({ section, chord }) => shapeOf(section, chord * 1000)),
+  );
   return lattice.strips.map((strip) => {
     const inner = shapes[strip.surface]![strip.panel]!;
     const outer = shapes[strip.surface]![strip.panel + 1]!;
     const between = (key: keyof SectionShape) => inner[key] + (outer[key] - inner[key]) * strip.within;
     return {
       kind: lattice.surfaces[strip.surface]!.stations[strip.panel]!.section.kind,
-      shape: { camber: between('camber'), thicknessRatio: between('thicknessRatio'), thicknessPosition: between('thicknessPosition') },
+      shape: {
+        camber: between('camber'),
+        thicknessRatio: between('thicknessRatio'),
+        thicknessPosition: between('thicknessPosition'),
+      },
       chord: strip.m.chord,
     };
   });
@@ -85,7 +95,10 @@ export interface PolarInput {
   readonly dragArea: number;
 }
 
-export function liftCoefficientAt({ model, air, mass }: Pick<PolarInput, 'model' | 'air' | 'mass'>, speed: number): number {
+export function liftCoefficientAt(
+  { model, air, mass }: Pick<PolarInput, 'model' | 'air' | 'mass'>,
+  speed: number,
+): number {
   return (2 * mass * GRAVITY) / (air.density * speed ** 2 * model.reference.area);
 }
 
@@ -149,12 +162,20 @@ export function glidePolar(input: PolarInput, stallSpeed: number) {
     if (index === 0 || index === count - 1) return points[index]!;
     return point(vertex(points.slice(index - 1, index + 2).map((p) => [p.speed, value(p)] as const)));
   };
-  return { points, bestGlide: bestOf(({ glideRatio }) => glideRatio), minimumSink: bestOf(({ sink }) => -sink) };
+  return {
+    points,
+    bestGlide: bestOf(({ glideRatio }) => glideRatio),
+    minimumSink: bestOf(({ sink }) => -sink),
+  };
 }
 
 /** Summit of the parabola through three points at equal steps. */
 function vertex(three: readonly (readonly [number, number])[]): number {
-  const [[x0, y0], [x1, y1], [, y2]] = three as [readonly [number, number], readonly [number, number], readonly [number, number]];
+  const [[x0, y0], [x1, y1], [, y2]] = three as [
+    readonly [number, number],
+    readonly [number, number],
+    readonly [number, number],
+  ];
   const bend = y0 - 2 * y1 + y2;
   return bend === 0 ? x1 : x1 + ((x1 - x0) * (y0 - y2)) / (2 * bend);
 }

@@ -42,7 +42,9 @@ export interface StallInput {
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
   const { model, line, sections, air, mass } = input;
   const { lattice, matrices, reference } = model;
-  const lifting = lattice.strips.flatMap((strip, index) => (LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : []));
+  const lifting = lattice.strips.flatMap((strip, index) =>
+    LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : [],
+  );
   const low = stripLifts(matrices, line.at(0.2));
   const high = stripLifts(matrices, line.at(0.8));
   let speed = mass === null ? input.cruiseSpeed : input.cruiseSpeed / 1.5;
@@ -76,7 +78,11 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     speed: mass === null ? null : speed,
     surface: place(critical).surface,
     startsAtSpanFraction: place(critical).spanFraction,
-    strips: lifting.map((index) => ({ ...place(index), lift: atStall[index]!, limit: data[index]!.maximumLift })),
+    strips: lifting.map((index) => ({
+      ...place(index),
+      lift: atStall[index]!,
+      limit: data[index]!.maximumLift,
+    })),
   };
 }
 

@@ -11,8 +11,7 @@ export interface TrimState {
 }
 
 export type TrimResult =
-  | { readonly ok: true; readonly state: TrimState }
-  | { readonly ok: false; readonly reason: string };
+  { readonly ok: true; readonly state: TrimState } | { readonly ok: false; readonly reason: string };
 
 const TOLERANCE = 1e-12;
 const LIMIT = 40;
@@ -61,19 +60,26 @@ export function trim(model: AeroModel, { lift, moment = 0, about }: TrimTarget):
       changeAlpha = missingLift / liftByAlpha;
     }
     if (!Number.isFinite(changeAlpha) || !Number.isFinite(changeCommand)) {
-      return { ok: false, reason: 'The pitch control has no hold on the aircraft at this balance point.' };
+      return {
+        ok: false,
+        reason: 'The pitch control has no hold on the aircraft at this balance point.',
+      };
     }
     alpha += changeAlpha;
     command += changeCommand;
     if (Math.abs(alpha) > STEEPEST || Math.abs(command) > 2) {
       return {
         ok: false,
-        reason: 'This lift asks for an angle of attack or a control angle far beyond what can be flown: fly faster, lighter or with more area.',
+        reason:
+          'This lift asks for an angle of attack or a control angle far beyond what can be flown: fly faster, lighter or with more area.',
       };
     }
     // Rounding keeps the last digits from settling on large models: what is left then is far below any reading.
     if (Math.abs(changeAlpha) < 1e-14 && Math.abs(changeCommand) < 1e-14) {
-      return { ok: true, state: { alpha, elevator: hasControl ? command : null, ...at(alpha, command) } };
+      return {
+        ok: true,
+        state: { alpha, elevator: hasControl ? command : null, ...at(alpha, command) },
+      };
     }
   }
   return { ok: false, reason: 'The trim did not settle.' };
@@ -90,5 +96,8 @@ export function zeroLift(model: AeroModel, about: Vector3): { alpha: number; mom
     alpha += change;
     if (Math.abs(change) < 1e-13) break;
   }
-  return { alpha, moment: longitudinal(model.loadsAt(alpha, 0, about).total, alpha, model.reference).moment };
+  return {
+    alpha,
+    moment: longitudinal(model.loadsAt(alpha, 0, about).total, alpha, model.reference).moment,
+  };
 }

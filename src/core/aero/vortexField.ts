@@ -145,10 +145,16 @@ export function induceAt(field: VortexField, x: number, y: number, z: number, ow
       const bz = z - field.edgeZ[edge + 1]!;
       const dotYZ = ay * by + az * bz;
       const crossX = ay * bz - az * by;
-      const [axs, bxs, ras, rbs] = near === 0
-        ? [offsetX[0], offsetX[1], distance[0], distance[1]]
-        : [offsetX[1], offsetX[0], distance[1], distance[0]];
-      const aU = legU[near]!, bU = legU[far]!, aV = legV[near]!, bV = legV[far]!, aW = legW[near]!, bW = legW[far]!;
+      const [axs, bxs, ras, rbs] =
+        near === 0
+          ? [offsetX[0], offsetX[1], distance[0], distance[1]]
+          : [offsetX[1], offsetX[0], distance[1], distance[0]];
+      const aU = legU[near]!,
+        bU = legU[far]!,
+        aV = legV[near]!,
+        bV = legV[far]!,
+        aW = legW[near]!,
+        bW = legW[far]!;
       for (let k = 0; k < count; k++, panel++) {
         const ax = axs[k]!;
         const bx = bxs[k]!;
@@ -166,7 +172,15 @@ export function induceAt(field: VortexField, x: number, y: number, z: number, ow
 }
 
 /** Velocity of the legs that leave one edge, one for each vortex along its chord. */
-function legsOfEdge(field: VortexField, edge: number, x: number, y: number, z: number, spread: boolean, slot: number): void {
+function legsOfEdge(
+  field: VortexField,
+  edge: number,
+  x: number,
+  y: number,
+  z: number,
+  spread: boolean,
+  slot: number,
+): void {
   const count = field.lattice.cells.count;
   const dy = y - field.edgeY[edge]!;
   const dz = z - field.edgeZ[edge]!;

@@ -18,7 +18,11 @@ export function cruiseState(prepared: Prepared, model: AeroModel): Cruise {
   const { weights, about, air, design } = prepared;
   const mass = weights.properties?.total;
   if (mass === undefined) {
-    return { state: { alpha: 0, ...AT_DATUM }, isTrimmed: false, reason: 'Nothing has a mass yet: add weights to find the trim.' };
+    return {
+      state: { alpha: 0, ...AT_DATUM },
+      isTrimmed: false,
+      reason: 'Nothing has a mass yet: add weights to find the trim.',
+    };
   }
   const lift = liftCoefficientAt({ model, air, mass }, design.conditions.cruiseSpeed);
   const first = trim(model, { lift, about });
@@ -50,4 +54,3 @@ function thrustCoefficients(prepared: Prepared, model: AeroModel, state: TrimSta
   }
   return { lift, moment };
 }
-

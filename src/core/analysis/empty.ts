@@ -1,7 +1,7 @@
 import { weigh } from '../mass/massModel';
 import { placeSurface } from '../geometry/layout';
 import type { Design } from '../document/schema/design';
-import type { AnalysisWithoutFindings } from '../findings/finding';
+import type { AnalysisWithoutFindings } from '../findings/rule';
 import type { AnalyseOptions } from './prepare';
 
 const WHY = 'There is no wing with area yet: add a surface whose role is wing.';
@@ -29,20 +29,62 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions): Analysis
       inertia: mass?.inertia ?? null,
       wingLoading: null,
       parts: weights.parts,
-      reasons: mass ? { wingLoading: WHY } : { total: 'Nothing has a mass yet.', cg: 'Nothing has a mass yet.', inertia: 'Nothing has a mass yet.', wingLoading: WHY },
+      reasons: mass
+        ? { wingLoading: WHY }
+        : {
+            total: 'Nothing has a mass yet.',
+            cg: 'Nothing has a mass yet.',
+            inertia: 'Nothing has a mass yet.',
+            wingLoading: WHY,
+          },
     },
     pitch: nulls(
-      ['liftSlope', 'zeroLiftAlpha', 'momentSlope', 'zeroLiftMoment', 'neutralPoint', 'neutralPointBand', 'neutralPointWithoutTail', 'staticMargin', 'downwash', 'downwashSlope', 'pitchDamping', 'liftFromElevator', 'momentFromElevator', 'momentReference'],
+      [
+        'liftSlope',
+        'zeroLiftAlpha',
+        'momentSlope',
+        'zeroLiftMoment',
+        'neutralPoint',
+        'neutralPointBand',
+        'neutralPointWithoutTail',
+        'staticMargin',
+        'downwash',
+        'downwashSlope',
+        'pitchDamping',
+        'liftFromElevator',
+        'momentFromElevator',
+        'momentReference',
+      ],
       WHY,
     ),
     lateral: nulls(
-      ['sideForceSlope', 'dihedralEffect', 'yawStiffness', 'rollDamping', 'yawDamping', 'rollFromYawRate', 'yawFromRollRate', 'rollFromAileron', 'yawFromAileron', 'rollFromRudder', 'yawFromRudder', 'sideForceFromRollRate', 'sideForceFromYawRate'],
+      [
+        'sideForceSlope',
+        'dihedralEffect',
+        'yawStiffness',
+        'rollDamping',
+        'yawDamping',
+        'rollFromYawRate',
+        'yawFromRollRate',
+        'rollFromAileron',
+        'yawFromAileron',
+        'rollFromRudder',
+        'yawFromRudder',
+        'sideForceFromRollRate',
+        'sideForceFromYawRate',
+      ],
       WHY,
     ),
     lift: nulls(['shares'], WHY),
     trim: nulls(['speed', 'alpha', 'elevator', 'liftCoefficient', 'residualMoment'], WHY),
-    stall: { ...nulls(['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'], WHY), strips: [] },
-    drag: { ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], WHY), polar: [] },
+    stall: {
+      ...nulls(['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'], WHY),
+      strips: [],
+    },
+    drag: {
+      ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], WHY),
+      polar: [],
+    },
     speeds: nulls(['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'], WHY),
     window: nulls(['forward', 'aft', 'forwardBecause', 'aftBecause'], WHY),
     schools: [],

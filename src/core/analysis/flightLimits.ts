@@ -4,7 +4,13 @@ import { stripLifts } from '../aero/farField';
 import { isTail } from '../aero/lattice';
 import { dragOf, glidePolar, stripData, trimmedLine } from '../aero/polar';
 import { findStall, stallSpeed } from '../aero/stall';
-import { alphaForLift, balanceForCommand, CRUISE_TRAVEL_SHARE, FLARE_LOAD_FACTOR, liftAtFullCommand } from '../balance/window';
+import {
+  alphaForLift,
+  balanceForCommand,
+  CRUISE_TRAVEL_SHARE,
+  FLARE_LOAD_FACTOR,
+  liftAtFullCommand,
+} from '../balance/window';
 import type { Cruise } from './cruise';
 import type { Prepared } from './prepare';
 import type { Analysis } from './types';
@@ -42,9 +48,10 @@ function stallGroup(prepared: Prepared, model: AeroModel): Analysis['stall'] {
   const none = (why: string) => ({ ...allNull(STALL_KEYS, why), strips: [] });
   if (prepared.surfacesOnly) return none(NO_VISCOSITY);
   const line = trimmedLine(model, about);
-  const found = 'reason' in line
-    ? line
-    : findStall({ model, line, sections, air, mass, cruiseSpeed: design.conditions.cruiseSpeed });
+  const found =
+    'reason' in line
+      ? line
+      : findStall({ model, line, sections, air, mass, cruiseSpeed: design.conditions.cruiseSpeed });
   if ('reason' in found) return none(found.reason);
   const lift = stated ?? found.liftCoefficient;
   return {
@@ -61,7 +68,10 @@ function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analys
   const { surfacesOnly, sections, air, design, dragArea } = prepared;
   const { alpha, elevator, lift } = cruise.state;
   if (!cruise.isTrimmed) {
-    return { ...allNull(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], cruise.reason!), polar: [] };
+    return {
+      ...allNull(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], cruise.reason!),
+      polar: [],
+    };
   }
   const data = surfacesOnly ? null : stripData(sections, air, design.conditions.cruiseSpeed);
   const parts = dragOf(model, model.stateAt(alpha, elevator ?? 0), data, lift, dragArea);
@@ -79,7 +89,8 @@ function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analys
   return {
     ...parts,
     polar: [],
-    reasons: parts.spanEfficiency === null ? { spanEfficiency: 'Without lift there is no induced drag to compare.' } : {},
+    reasons:
+      parts.spanEfficiency === null ? { spanEfficiency: 'Without lift there is no induced drag to compare.' } : {},
   };
 }
 
@@ -92,19 +103,29 @@ function fullNoseUp({ pitchTravel, about }: Prepared, model: AeroModel): number 
 
 const SPEED_KEYS = ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'] as const;
 
-function speedsGroup(prepared: Prepared, model: AeroModel, stall: Analysis['stall'], full: number | null): Analysis['speeds'] {
+function speedsGroup(
+  prepared: Prepared,
+  model: AeroModel,
+  stall: Analysis['stall'],
+  full: number | null,
+): Analysis['speeds'] {
   const { weights, air, reference, about, sections, dragArea } = prepared;
   const mass = weights.properties?.total;
   if (prepared.surfacesOnly) return allNull(SPEED_KEYS, NO_VISCOSITY);
   if (mass === undefined || stall.speed === null || stall.liftCoefficient === null) {
-    return allNull(SPEED_KEYS, stall.reasons['speed'] ?? stall.reasons['liftCoefficient'] ?? 'The stall could not be found.');
+    return allNull(
+      SPEED_KEYS,
+      stall.reasons['speed'] ?? stall.reasons['liftCoefficient'] ?? 'The stall could not be found.',
+    );
   }
   const stallAlpha = full === null ? 0 : (alphaForLift(model, stall.liftCoefficient, full, about) ?? 0);
-  const reachable = full === null ? null : liftAtFullCommand(model, usableCommand(prepared, model, full, stallAlpha), about);
+  const reachable =
+    full === null ? null : liftAtFullCommand(model, usableCommand(prepared, model, full, stallAlpha), about);
   const floorLift = reachable === null ? stall.liftCoefficient : Math.min(reachable, stall.liftCoefficient);
-  const pitchFloor = full === null || floorLift <= 0.01
-    ? null
-    : Math.sqrt((2 * FLARE_LOAD_FACTOR * mass * GRAVITY) / (air.density * reference.area * floorLift));
+  const pitchFloor =
+    full === null || floorLift <= 0.01
+      ? null
+      : Math.sqrt((2 * FLARE_LOAD_FACTOR * mass * GRAVITY) / (air.density * reference.area * floorLift));
   const line = trimmedLine(model, about);
   const polar = 'reason' in line ? null : glidePolar({ model, line, sections, air, mass, dragArea }, stall.speed);
   return {
@@ -115,9 +136,15 @@ function speedsGroup(prepared: Prepared, model: AeroModel, stall: Analysis['stal
     pitchFloor,
     glideRatio: polar?.bestGlide.glideRatio ?? null,
     sink: polar?.minimumSink.sink ?? null,
-    reasons: pitchFloor === null
-      ? { pitchFloor: full === null ? 'No control answers to pitch.' : 'Full nose-up control cannot hold the nose up at any speed.' }
-      : {},
+    reasons:
+      pitchFloor === null
+        ? {
+            pitchFloor:
+              full === null
+                ? 'No control answers to pitch.'
+                : 'Full nose-up control cannot hold the nose up at any speed.',
+          }
+        : {},
   };
 }
 
@@ -158,7 +185,11 @@ interface WindowInput {
  * stall, and half of it that of cruise. Without a pitch control or without
  * section data: the greatest wanted margin.
  */
-function windowGroup(prepared: Prepared, model: AeroModel, { stall, cruise, neutralPoint, full }: WindowInput): Analysis['window'] {
+function windowGroup(
+  prepared: Prepared,
+  model: AeroModel,
+  { stall, cruise, neutralPoint, full }: WindowInput,
+): Analysis['window'] {
   const { design, reference, about } = prepared;
   const { minimumStaticMargin, maximumStaticMargin } = design.balance;
   const percent = (fraction: number) => `${Math.round(fraction * 1000) / 10} %`;
@@ -167,11 +198,20 @@ function windowGroup(prepared: Prepared, model: AeroModel, { stall, cruise, neut
   if (full !== null && stall.liftCoefficient !== null) {
     const alpha = alphaForLift(model, stall.liftCoefficient, full, about) ?? 0;
     const flare = balanceForCommand(model, stall.liftCoefficient, usableCommand(prepared, model, full, alpha), about);
-    if (flare !== null) limits.push({ x: flare, because: 'Further forward, full nose-up control (or the tail that carries it) no longer holds the lift of the stall for the flare.' });
+    if (flare !== null)
+      limits.push({
+        x: flare,
+        because:
+          'Further forward, full nose-up control (or the tail that carries it) no longer holds the lift of the stall for the flare.',
+      });
   }
   if (full !== null && cruise.isTrimmed) {
     const steady = balanceForCommand(model, cruise.state.lift, CRUISE_TRAVEL_SHARE * full, about);
-    if (steady !== null) limits.push({ x: steady, because: `Further forward, steady cruise uses more than ${percent(CRUISE_TRAVEL_SHARE)} of the nose-up travel.` });
+    if (steady !== null)
+      limits.push({
+        x: steady,
+        because: `Further forward, steady cruise uses more than ${percent(CRUISE_TRAVEL_SHARE)} of the nose-up travel.`,
+      });
   }
   if (limits.length === 0) {
     limits.push({

@@ -41,7 +41,10 @@ export interface Prepared {
 }
 
 /** Lays out, weighs and cuts a design. Null when there is no wing with area. */
-export function prepare(design: Design, { surfacesOnly = false, grid = DEFAULT_GRID }: AnalyseOptions): Prepared | null {
+export function prepare(
+  design: Design,
+  { surfacesOnly = false, grid = DEFAULT_GRID }: AnalyseOptions,
+): Prepared | null {
   const placed = design.surfaces.map(placeSurface);
   const reference = referenceOf(placed);
   if (!reference) return null;
@@ -68,7 +71,11 @@ export function prepare(design: Design, { surfacesOnly = false, grid = DEFAULT_G
     const matrices = influenceOf(lattice, rise, factors);
     const extra = surfacesOnly
       ? NO_EXTRA_LOADS
-      : extraLoadsOf(design, matrices, solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } }));
+      : extraLoadsOf(
+          design,
+          matrices,
+          solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } }),
+        );
     return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
   };
   return {

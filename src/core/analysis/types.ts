@@ -27,7 +27,12 @@ export interface Analysis {
   readonly mass: {
     readonly total: Maybe;
     readonly cg: Vector3 | null;
-    readonly inertia: { readonly xx: number; readonly yy: number; readonly zz: number; readonly xz: number } | null;
+    readonly inertia: {
+      readonly xx: number;
+      readonly yy: number;
+      readonly zz: number;
+      readonly xz: number;
+    } | null;
     readonly wingLoading: Maybe;
     readonly parts: readonly MassPart[];
     readonly reasons: Reasons;
@@ -67,7 +72,10 @@ export interface Analysis {
     readonly sideForceFromYawRate: Maybe;
     readonly reasons: Reasons;
   };
-  readonly lift: { readonly shares: Readonly<Record<string, number>> | null; readonly reasons: Reasons };
+  readonly lift: {
+    readonly shares: Readonly<Record<string, number>> | null;
+    readonly reasons: Reasons;
+  };
   readonly trim: {
     readonly speed: Maybe;
     readonly alpha: Maybe;
@@ -113,7 +121,12 @@ export interface Analysis {
   };
   readonly schools: readonly School[];
   readonly spanLoading: readonly SpanLoadingPoint[];
-  readonly tails: readonly { readonly surface: string; readonly arm: number; readonly horizontal: number; readonly vertical: number }[];
+  readonly tails: readonly {
+    readonly surface: string;
+    readonly arm: number;
+    readonly horizontal: number;
+    readonly vertical: number;
+  }[];
   readonly sections: readonly SectionSummary[];
   readonly workings: readonly Working[];
   readonly findings: readonly Finding[];

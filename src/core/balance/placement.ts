@@ -21,7 +21,8 @@ export function placeForBalance(item: MassItem, target: number, balance: { total
   const shift = ((target - balance.x) * gramsFromKilograms(balance.total)) / mass;
   const position = item.position.x + millimetresFromMetres(shift);
   const { attachment } = item;
-  const reachable = attachment.kind === 'slides' ? Math.min(attachment.to, Math.max(attachment.from, position)) : position;
+  const reachable =
+    attachment.kind === 'slides' ? Math.min(attachment.to, Math.max(attachment.from, position)) : position;
   return { item, position, reachable, withinTravel: Math.abs(reachable - position) < 1e-9 };
 }
 

@@ -27,11 +27,22 @@ export function balanceSchools(surfaces: readonly PlacedSurface[], reference: Re
     return [{ id: 'quarterChord', name: 'A quarter of the mean chord', from: quarter, to: quarter }];
   }
   const area = wings.reduce((sum, wing) => sum + wing.area, 0);
-  const between = wings.reduce((sum, wing) => sum + (wing.meanChordLeadingEdge + wing.meanChord / 4) * wing.area, 0) / area;
+  const between =
+    wings.reduce((sum, wing) => sum + (wing.meanChordLeadingEdge + wing.meanChord / 4) * wing.area, 0) / area;
   const start = front.meanChordLeadingEdge;
   const length = rear.meanChordLeadingEdge + rear.meanChord - start;
   return [
-    { id: 'betweenQuarterChords', name: 'Between the quarter chords, by area', from: between, to: between },
-    { id: 'combinedLength', name: '25–30 % of the combined length', from: start + 0.25 * length, to: start + 0.3 * length },
+    {
+      id: 'betweenQuarterChords',
+      name: 'Between the quarter chords, by area',
+      from: between,
+      to: between,
+    },
+    {
+      id: 'combinedLength',
+      name: '25–30 % of the combined length',
+      from: start + 0.25 * length,
+      to: start + 0.3 * length,
+    },
   ];
 }

@@ -19,7 +19,8 @@ export function balanceForCommand(model: AeroModel, lift: number, command: numbe
 
 /** Angle of attack for a lift coefficient at a fixed command, by secant steps. */
 export function alphaForLift(model: AeroModel, lift: number, command: number, about: Vector3): number | null {
-  const at = (alpha: number) => longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).lift - lift;
+  const at = (alpha: number) =>
+    longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).lift - lift;
   let previous = 0;
   let alpha = 0.1;
   let before = at(previous);
@@ -41,7 +42,8 @@ export function alphaForLift(model: AeroModel, lift: number, command: number, ab
  * can hold any lift (the nose comes up without end).
  */
 export function liftAtFullCommand(model: AeroModel, command: number, about: Vector3): number | null {
-  const moment = (alpha: number) => longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).moment;
+  const moment = (alpha: number) =>
+    longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).moment;
   let low = -0.2;
   let high = 0.6;
   if (moment(low) < 0) return 0;

@@ -12,7 +12,10 @@ export type ReadResult =
   | { readonly ok: true; readonly design: Design; readonly migratedFrom: number | null }
   | { readonly ok: false; readonly issues: readonly DocumentIssue[] };
 
-const refuse = (path: string, message: string): ReadResult => ({ ok: false, issues: [{ path, message }] });
+const refuse = (path: string, message: string): ReadResult => ({
+  ok: false,
+  issues: [{ path, message }],
+});
 
 /** Reads a design from text. Nothing is half read: either the whole document is valid or none of it is taken. */
 export function readDesignText(text: string): ReadResult {
@@ -52,7 +55,10 @@ export function readDesign(raw: unknown): ReadResult {
 function describeIssue(issue: z.core.$ZodIssue): DocumentIssue {
   const path = `/${issue.path.map(String).join('/')}`;
   if (issue.code === 'unrecognized_keys') {
-    return { path, message: `has fields that are not part of the format: ${issue.keys.join(', ')}` };
+    return {
+      path,
+      message: `has fields that are not part of the format: ${issue.keys.join(', ')}`,
+    };
   }
   return { path, message: issue.message };
 }

@@ -1,6 +1,3 @@
-import type { Design } from '../document/schema/design';
-import type { Analysis } from '../analysis/types';
-
 export type Severity = 'stop' | 'caution' | 'note';
 export type Stage = 'wing' | 'tail' | 'weights' | 'balance' | 'stability';
 
@@ -25,12 +22,4 @@ export interface Finding {
   readonly numbers: Readonly<Record<string, number>>;
   readonly source: string;
   readonly remedies: readonly Remedy[];
-}
-
-export type AnalysisWithoutFindings = Omit<Analysis, 'findings'>;
-
-/** A rule looks at a design and its numbers, and says what is wrong and what may help. */
-export interface Rule {
-  readonly id: string;
-  readonly check: (design: Design, analysis: AnalysisWithoutFindings) => Finding | null;
 }

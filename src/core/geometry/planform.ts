@@ -125,9 +125,7 @@ export function tailVolume(surface: PlacedSurface, reference: Reference): TailVo
   if (!whole) return { surface: surface.id, arm: 0, horizontal: 0, vertical: 0 };
   const plan = integratePlanforms([surface])?.area ?? 0;
   const arm =
-    whole.meanChordLeadingEdge +
-    whole.meanChord / 4 -
-    (reference.meanChordLeadingEdge + reference.meanChord / 4);
+    whole.meanChordLeadingEdge + whole.meanChord / 4 - (reference.meanChordLeadingEdge + reference.meanChord / 4);
   let side = 0;
   surface.panelDihedrals.forEach((_, panel) => {
     const a = surface.stations[panel]!;

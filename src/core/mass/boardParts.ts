@@ -3,7 +3,13 @@ import type { Section } from '../document/schema/section';
 import type { Body, Material } from '../document/schema/airframe';
 import { contourOf } from '../section/contour';
 import { type PlacedSurface, placeSurface, planformAt } from '../geometry/layout';
-import { kilogramsFromGrams, metresFromMillimetres, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '../units/convert';
+import {
+  kilogramsFromGrams,
+  metresFromMillimetres,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '../units/convert';
 import type { MassElement } from './massElement';
 
 /** Board that a section takes per metre of span, as lengths of sheet over the chord, and where its middle lies. */
@@ -79,7 +85,14 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
 
 /** Spreads a weighed mass when nothing says how it is built. */
 const PLACEHOLDER: Material = {
-  id: 'sheet', name: '', thickness: 5, arealDensity: 400, faces: 'both', sheetLength: 1000, sheetWidth: 700, trialFolds: [],
+  id: 'sheet',
+  name: '',
+  thickness: 5,
+  arealDensity: 400,
+  faces: 'both',
+  sheetLength: 1000,
+  sheetWidth: 700,
+  trialFolds: [],
 };
 
 function scaledTo(elements: MassElement[], measured: number | undefined, spread: () => MassElement[]): MassElement[] {
@@ -108,7 +121,14 @@ function boardElements(surface: PlacedSurface, material: Material | undefined): 
       const solid = a.section.kind === 'fourDigit' ? 1 / material.thickness : 1;
       const area = (point.chord * between('lengthRatio') * length) / SLICES;
       const mass = kilogramsFromGrams(material.arealDensity * area * kept * solid);
-      elements.push(...onBothSides(surface.mirrored, mass, [point.x + between('centroid') * point.chord, point.y, point.z], [point.chord, length / SLICES, 0]));
+      elements.push(
+        ...onBothSides(
+          surface.mirrored,
+          mass,
+          [point.x + between('centroid') * point.chord, point.y, point.z],
+          [point.chord, length / SLICES, 0],
+        ),
+      );
     }
   }
   return [...elements, ...fastenings(surface, elements)];
@@ -149,7 +169,9 @@ function sparElements(surface: PlacedSurface): MassElement[] {
 /** The skin of a body, frame by frame, on four sides. */
 export function bodyElements(design: Design, body: Body): MassElement[] {
   const material = design.materials.find(({ id }) => id === body.construction?.material);
-  const skin = material ? skinElements(body, material.arealDensity * (1 + (body.construction?.extraFraction ?? 0))) : [];
+  const skin = material
+    ? skinElements(body, material.arealDensity * (1 + (body.construction?.extraFraction ?? 0)))
+    : [];
   return scaledTo(skin, body.measuredMass, () => skinElements(body, 400));
 }
 
@@ -167,7 +189,14 @@ function skinElements(body: Body, arealDensity: number): MassElement[] {
     const middle = originZ + (mean('top') + mean('bottom')) / 2;
     const x = originX + mean('x');
     const put = (area: number, y: number, z: number) =>
-      elements.push(...onBothSides(body.mirrored, kilogramsFromGrams(arealDensity * area * round), [x, originY + y, z], [length, 0, 0]));
+      elements.push(
+        ...onBothSides(
+          body.mirrored,
+          kilogramsFromGrams(arealDensity * area * round),
+          [x, originY + y, z],
+          [length, 0, 0],
+        ),
+      );
     if (body.kind === 'plank') {
       put(length * height, 0, middle);
       continue;

@@ -46,8 +46,7 @@ export function twoParabolas(camber: number, position: number): Face {
 
 /** Thickness of the four-digit family with a blunt trailing edge. Source: NACA Report 460, 1933. */
 function fourDigitThickness(ratio: number): Face {
-  return (x) =>
-    10 * ratio * (0.2969 * Math.sqrt(x) - 0.126 * x - 0.3516 * x ** 2 + 0.2843 * x ** 3 - 0.1015 * x ** 4);
+  return (x) => 10 * ratio * (0.2969 * Math.sqrt(x) - 0.126 * x - 0.3516 * x ** 2 + 0.2843 * x ** 3 - 0.1015 * x ** 4);
 }
 
 /**
@@ -91,13 +90,15 @@ function resample(points: SectionOf<'coordinates'>['points']): Contour {
     const along = (x - noseX) * scale;
     return [along, (y - noseY) * scale - slope * along] as const;
   });
-  const face = (side: readonly (readonly [number, number])[]): Face => (x) => {
-    const after = side.findIndex(([place]) => place >= x);
-    if (after <= 0) return side[after === 0 ? 0 : side.length - 1]![1];
-    const [x0, y0] = side[after - 1]!;
-    const [x1, y1] = side[after]!;
-    return x1 === x0 ? y1 : y0 + ((y1 - y0) * (x - x0)) / (x1 - x0);
-  };
+  const face =
+    (side: readonly (readonly [number, number])[]): Face =>
+    (x) => {
+      const after = side.findIndex(([place]) => place >= x);
+      if (after <= 0) return side[after === 0 ? 0 : side.length - 1]![1];
+      const [x0, y0] = side[after - 1]!;
+      const [x1, y1] = side[after]!;
+      return x1 === x0 ? y1 : y0 + ((y1 - y0) * (x - x0)) / (x1 - x0);
+    };
   return fromFaces(face(normalised.slice(0, noseAt + 1).reverse()), face(normalised.slice(noseAt)));
 }
 
@@ -105,13 +106,23 @@ type Builders = { [Kind in SectionKind]: (section: SectionOf<Kind>, chord: numbe
 
 /** One builder per kind: a new kind does not compile until it has one. */
 const BUILDERS: Builders = {
-  flatPlate: (section, chord) => fromCamber(() => 0, () => section.thickness / chord),
+  flatPlate: (section, chord) =>
+    fromCamber(
+      () => 0,
+      () => section.thickness / chord,
+    ),
   steppedPlate: (section, chord) => {
     const board = section.thickness / chord;
     const doubled: Face = (x) => (x <= section.stepPosition ? board : 0);
     return section.stepSide === 'upper'
-      ? fromFaces((x) => board / 2 + doubled(x), () => -board / 2)
-      : fromFaces(() => board / 2, (x) => -board / 2 - doubled(x));
+      ? fromFaces(
+          (x) => board / 2 + doubled(x),
+          () => -board / 2,
+        )
+      : fromFaces(
+          () => board / 2,
+          (x) => -board / 2 - doubled(x),
+        );
   },
   curvedPlate: (section, chord) =>
     fromCamber(twoParabolas(section.camber, section.camberPosition), () => section.thickness / chord),

@@ -117,7 +117,11 @@ export function sectionData(section: Section, chord: number, reynolds: number): 
   return sectionDataOf(section.kind, shapeOf(section, chord), reynolds);
 }
 
-export function sectionDataOf(kind: SectionKind, { camber, thicknessRatio }: SectionShape, reynolds: number): SectionData {
+export function sectionDataOf(
+  kind: SectionKind,
+  { camber, thicknessRatio }: SectionShape,
+  reynolds: number,
+): SectionData {
   const family = FAMILY[kind](camber, thicknessRatio);
   const rows = TABLE[family];
   const bounded = Math.min(REYNOLDS.at(-1)!, Math.max(REYNOLDS[0], reynolds));

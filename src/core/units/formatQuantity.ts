@@ -76,7 +76,9 @@ export function formatValue(value: number, unit: UnitKind, units: DisplayUnits):
     case 'acceleration':
       return `${decimal(value, 3)} m/s²`;
     case 'wingLoading':
-      return units.mass === 'oz' ? `${decimal((value * 1000) / GRAMS_PER_OUNCE / 10.7639104, 1)} oz/ft²` : `${decimal(value * 10, 1)} g/dm²`;
+      return units.mass === 'oz'
+        ? `${decimal((value * 1000) / GRAMS_PER_OUNCE / 10.7639104, 1)} oz/ft²`
+        : `${decimal(value * 10, 1)} g/dm²`;
     case 'ratio':
       return decimal(value, 3);
   }

@@ -7,9 +7,28 @@ export type QuantityKind = 'length' | 'mass' | 'speed' | 'angle' | 'percent' | '
 
 /** Factors to the unit of the document (mm, g, m/s, °, %). */
 const UNITS: Record<QuantityKind, Readonly<Record<string, number>>> = {
-  length: { mm: 1, cm: 10, m: 1000, in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4, '″': 25.4, ft: 304.8, "'": 304.8, '′': 304.8 },
+  length: {
+    mm: 1,
+    cm: 10,
+    m: 1000,
+    in: 25.4,
+    inch: 25.4,
+    inches: 25.4,
+    '"': 25.4,
+    '″': 25.4,
+    ft: 304.8,
+    "'": 304.8,
+    '′': 304.8,
+  },
   mass: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237, lbs: 453.59237 },
-  speed: { 'm/s': 1, 'km/h': 1 / 3.6, kmh: 1 / 3.6, mph: 0.44704, kt: 1852 / 3600, kn: 1852 / 3600 },
+  speed: {
+    'm/s': 1,
+    'km/h': 1 / 3.6,
+    kmh: 1 / 3.6,
+    mph: 0.44704,
+    kt: 1852 / 3600,
+    kn: 1852 / 3600,
+  },
   angle: { '°': 1, deg: 1 },
   percent: { '%': 1 },
   number: {},
@@ -24,7 +43,8 @@ const EXAMPLES: Record<QuantityKind, string> = {
   number: '1.2',
 };
 
-export type ParseResult = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
+export type ParseResult =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 
 const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d*)?|[.,]\d+))/;
 
@@ -36,7 +56,10 @@ interface Term {
 /** @param defaultUnit unit of a bare number, one of the kind's own */
 export function parseQuantity(kind: QuantityKind, text: string, defaultUnit: string): ParseResult {
   const units = UNITS[kind];
-  const refuse = (message: string): ParseResult => ({ ok: false, message: `${message} Try ${EXAMPLES[kind]}.` });
+  const refuse = (message: string): ParseResult => ({
+    ok: false,
+    message: `${message} Try ${EXAMPLES[kind]}.`,
+  });
   let rest = text.trim().replaceAll('−', '-');
   if (rest === '') return refuse('Nothing was entered.');
   let total = 0;
@@ -56,7 +79,8 @@ export function parseQuantity(kind: QuantityKind, text: string, defaultUnit: str
       if (unit !== null) rest = rest.slice(unit.length).trimStart();
       group.push({ value, unit });
     }
-    if (group.length === 0) return refuse(rest === '' ? 'A number is missing at the end.' : `“${rest}” was not understood.`);
+    if (group.length === 0)
+      return refuse(rest === '' ? 'A number is missing at the end.' : `“${rest}” was not understood.`);
     const sum = sumOf(group, units, defaultUnit);
     if (sum === null) return refuse('Put a + between numbers.');
     total += sign?.[1] === '-' ? -sum : sum;

@@ -26,7 +26,13 @@ export function BalanceBeam({ design }: { readonly design: Design }) {
       </div>
       <div className="min-w-0 flex-1" ref={ref}>
         {width > 0 && current && (
-          <svg width={width} height={height} role="group" aria-label="Balance beam, nose to the left" data-testid="beam">
+          <svg
+            width={width}
+            height={height}
+            role="group"
+            aria-label="Balance beam, nose to the left"
+            data-testid="beam"
+          >
             <g aria-hidden="true">
               <path d={`M${u(xMin)} ${BEAM} H${u(xMax)}`} stroke="var(--color-graphite)" strokeWidth={2} />
               <Ticks from={xMin} to={xMax} u={u} />
@@ -36,8 +42,21 @@ export function BalanceBeam({ design }: { readonly design: Design }) {
                   const root = stations[0]!;
                   return (
                     <g key={id}>
-                      <rect x={u(root.x * 1000)} y={BEAM - 4} width={root.chord * 1000 * scale} height={8} fill="var(--color-soft)" stroke="var(--color-graphite)" />
-                      <text x={u((root.x + root.chord / 2) * 1000)} y={BEAM + 34} fontSize={11} textAnchor="middle" fill="var(--color-faint)">
+                      <rect
+                        x={u(root.x * 1000)}
+                        y={BEAM - 4}
+                        width={root.chord * 1000 * scale}
+                        height={8}
+                        fill="var(--color-soft)"
+                        stroke="var(--color-graphite)"
+                      />
+                      <text
+                        x={u((root.x + root.chord / 2) * 1000)}
+                        y={BEAM + 34}
+                        fontSize={11}
+                        textAnchor="middle"
+                        fill="var(--color-faint)"
+                      >
                         {source.name || id}
                       </text>
                     </g>
@@ -55,9 +74,32 @@ export function BalanceBeam({ design }: { readonly design: Design }) {
               const x = u(item.position.x);
               return (
                 <g key={handle.id}>
-                  <path d={`M${u(from)} 112 V120 M${u(from)} 116 H${u(to)} M${u(to)} 112 V120`} stroke="var(--color-faint)" fill="none" aria-hidden="true" />
-                  <rect x={x - length / 2} y={106} width={length} height={20} rx={3} fill="var(--color-balance-soft)" stroke="var(--color-balance)" aria-hidden="true" />
-                  <HandleMark handle={{ ...handle, id: `beam-${handle.id}`, label: `${item.name || item.id} on the beam` }} x={x} y={116} perPixel={1 / scale} />
+                  <path
+                    d={`M${u(from)} 112 V120 M${u(from)} 116 H${u(to)} M${u(to)} 112 V120`}
+                    stroke="var(--color-faint)"
+                    fill="none"
+                    aria-hidden="true"
+                  />
+                  <rect
+                    x={x - length / 2}
+                    y={106}
+                    width={length}
+                    height={20}
+                    rx={3}
+                    fill="var(--color-balance-soft)"
+                    stroke="var(--color-balance)"
+                    aria-hidden="true"
+                  />
+                  <HandleMark
+                    handle={{
+                      ...handle,
+                      id: `beam-${handle.id}`,
+                      label: `${item.name || item.id} on the beam`,
+                    }}
+                    x={x}
+                    y={116}
+                    perPixel={1 / scale}
+                  />
                 </g>
               );
             })}
@@ -139,29 +181,38 @@ function Verdict({ analysis, previewing }: { readonly analysis: Analysis | null;
   const { pitch, mass, window } = analysis;
   const balance = mass.cg?.[0];
   if (balance === undefined || pitch.staticMargin === null || window.aft === null || window.forward === null) {
-    return <p className="text-sm">{pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'}</p>;
+    return (
+      <p className="text-sm">
+        {pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'}
+      </p>
+    );
   }
   const behind = balance - window.aft;
   const ahead = window.forward - balance;
   const inside = behind <= 0 && ahead <= 0;
-  const verdict = window.aft <= window.forward
-    ? 'There is no window'
-    : inside
-      ? 'Balances inside its window'
-      : behind > 0
-        ? `Balances ${formatLength(behind * 1000, units, 0)} too far back`
-        : `Balances ${formatLength(ahead * 1000, units, 0)} too far forward`;
+  const verdict =
+    window.aft <= window.forward
+      ? 'There is no window'
+      : inside
+        ? 'Balances inside its window'
+        : behind > 0
+          ? `Balances ${formatLength(behind * 1000, units, 0)} too far back`
+          : `Balances ${formatLength(ahead * 1000, units, 0)} too far forward`;
   return (
     <div aria-live="polite">
       {previewing && <p className="text-xs font-semibold text-balance">Preview: {previewing}</p>}
-      <p className={`text-[15px] leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`} data-testid="verdict">
+      <p
+        className={`text-[15px] leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`}
+        data-testid="verdict"
+      >
         {verdict}
       </p>
       <p className="mt-1 text-[13px]">
         Static margin <strong data-number="beam-margin">{decimal(pitch.staticMargin * 100, 1)} %</strong>
       </p>
       <p className="text-[13px] text-faint">
-        Window {formatLength(window.forward * 1000, units, 0)} to {formatLength(window.aft * 1000, units, 0)} from the datum
+        Window {formatLength(window.forward * 1000, units, 0)} to {formatLength(window.aft * 1000, units, 0)} from the
+        datum
       </p>
     </div>
   );

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import type { DocumentIssue } from '@/core/document/readDesign';
 import { designFileName, designText, readDesignFile } from '@/files/designFile';
 import type { StoredDesign } from '@/storage/database';
-import { useSurroundings } from '../App';
+import { useSurroundings } from '../surroundings';
 import { TextField } from '../fields/TextField';
 import { Button, IconButton } from '../shell/buttons';
 import { downloadText } from '../shell/download';
@@ -43,7 +43,9 @@ export function DesignsPage() {
         continue;
       }
       const stored = await designs.create(read.design);
-      toast(`${stored.name} was imported.`, { action: { label: 'Open', onClick: () => navigate(`/design/${stored.id}/wing`) } });
+      toast(`${stored.name} was imported.`, {
+        action: { label: 'Open', onClick: () => navigate(`/design/${stored.id}/wing`) },
+      });
     }
     setRefusals(refused);
   };
@@ -53,7 +55,9 @@ export function DesignsPage() {
   };
   const remove = async (entry: StoredDesign) => {
     await designs.putInBin(entry.id);
-    toast(`${entry.name} was removed.`, { action: { label: 'Undo', onClick: () => void designs.takeFromBin(entry.id) } });
+    toast(`${entry.name} was removed.`, {
+      action: { label: 'Undo', onClick: () => void designs.takeFromBin(entry.id) },
+    });
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -115,7 +119,9 @@ export function DesignsPage() {
             </ul>
           </div>
         ))}
-        {list?.length === 0 && <p className="mt-6 text-faint">No designs yet. Start a new one, or drop an exported design file here.</p>}
+        {list?.length === 0 && (
+          <p className="mt-6 text-faint">No designs yet. Start a new one, or drop an exported design file here.</p>
+        )}
         <ul className="mt-4 divide-y divide-rule border-y border-rule">
           {list?.map((entry) => (
             <DesignRow key={entry.id} entry={entry} onRemove={() => void remove(entry)} />
@@ -135,8 +141,8 @@ export function DesignsPage() {
           </details>
         )}
         <p className="mt-6 text-[13px] text-faint">
-          Designs are kept in this browser. Export those that matter. Inclinar computes; it does not certify: your club’s and your country’s rules come
-          first.
+          Designs are kept in this browser. Export those that matter. Inclinar computes; it does not certify: your
+          club’s and your country’s rules come first.
         </p>
       </main>
     </div>
@@ -157,17 +163,29 @@ function DesignRow({ entry, onRemove }: { readonly entry: StoredDesign; readonly
         {renaming ? (
           <TextField label={`New name of ${entry.name}`} value={entry.name} onCommit={(name) => void rename(name)} />
         ) : (
-          <Link to={`/design/${entry.id}/wing`} className="text-lg font-medium underline decoration-rule underline-offset-4 hover:decoration-graphite">
+          <Link
+            to={`/design/${entry.id}/wing`}
+            className="text-lg font-medium underline decoration-rule underline-offset-4 hover:decoration-graphite"
+          >
             {entry.name}
           </Link>
         )}
         <p className="truncate text-sm text-faint">
-          {entry.design.notes || 'No notes'} · changed {new Date(entry.updatedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}
+          {entry.design.notes || 'No notes'} · changed{' '}
+          {new Date(entry.updatedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}
         </p>
       </div>
       <IconButton label={`Rename ${entry.name}`} icon={<Pencil size={16} />} onClick={() => setRenaming(!renaming)} />
-      <IconButton label={`Copy ${entry.name}`} icon={<Copy size={16} />} onClick={() => void designs.duplicate(entry.id)} />
-      <IconButton label={`Export ${entry.name}`} icon={<Download size={16} />} onClick={() => downloadText(designFileName(entry.design), designText(entry.design))} />
+      <IconButton
+        label={`Copy ${entry.name}`}
+        icon={<Copy size={16} />}
+        onClick={() => void designs.duplicate(entry.id)}
+      />
+      <IconButton
+        label={`Export ${entry.name}`}
+        icon={<Download size={16} />}
+        onClick={() => downloadText(designFileName(entry.design), designText(entry.design))}
+      />
       <IconButton label={`Remove ${entry.name}`} icon={<Trash2 size={16} />} onClick={onRemove} />
     </li>
   );

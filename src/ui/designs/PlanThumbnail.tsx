@@ -11,15 +11,24 @@ export function PlanThumbnail({ design }: { readonly design: Design }) {
   const scale = Math.min(WIDTH / (2 * yMax), HEIGHT / (xMax - xMin)) * 0.94;
   const draw = (outline: Outline, mirror: 1 | -1) =>
     `${outline
-      .map(([x, y], index) => `${index ? 'L' : 'M'}${(WIDTH / 2 + mirror * y * scale).toFixed(1)} ${((x - (xMin + xMax) / 2) * scale + HEIGHT / 2).toFixed(1)}`)
+      .map(
+        ([x, y], index) =>
+          `${index ? 'L' : 'M'}${(WIDTH / 2 + mirror * y * scale).toFixed(1)} ${((x - (xMin + xMax) / 2) * scale + HEIGHT / 2).toFixed(1)}`,
+      )
       .join(' ')} Z`;
   return (
     <svg width={WIDTH} height={HEIGHT} aria-hidden="true" className="shrink-0">
       <g fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1}>
-        {design.bodies.flatMap((body) => (body.mirrored ? ([1, -1] as const) : ([1] as const)).map((side) => <path key={`${body.id}${side}`} d={draw(bodyPlan(body), side)} />))}
+        {design.bodies.flatMap((body) =>
+          (body.mirrored ? ([1, -1] as const) : ([1] as const)).map((side) => (
+            <path key={`${body.id}${side}`} d={draw(bodyPlan(body), side)} />
+          )),
+        )}
         {placed.flatMap((surface) => {
           const outline = planOutline(surface);
-          return outline ? ([1, -1] as const).map((side) => <path key={`${surface.id}${side}`} d={draw(outline, side)} />) : [];
+          return outline
+            ? ([1, -1] as const).map((side) => <path key={`${surface.id}${side}`} d={draw(outline, side)} />)
+            : [];
         })}
       </g>
     </svg>

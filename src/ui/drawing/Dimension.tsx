@@ -11,7 +11,11 @@ export function Dimension({ from, to, text }: DimensionProps) {
   const tick = (x: number, y: number) => `M${x - 4} ${y + 4} L${x + 4} ${y - 4}`;
   return (
     <g aria-hidden="true" fontSize={12} fill="var(--color-graphite)" stroke="none" data-testid="dimension">
-      <path d={`M${from.join(' ')} L${to.join(' ')} ${tick(...from)} ${tick(...to)}`} stroke="var(--color-faint)" fill="none" />
+      <path
+        d={`M${from.join(' ')} L${to.join(' ')} ${tick(...from)} ${tick(...to)}`}
+        stroke="var(--color-faint)"
+        fill="none"
+      />
       <text
         x={middle[0]}
         y={middle[1]}

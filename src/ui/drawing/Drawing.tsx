@@ -7,7 +7,16 @@ import { BalanceMark, MarkDefinitions, NeutralMark, WindowMark } from '../marks/
 import { Dimension } from './Dimension';
 import { HandleMark } from './HandleMark';
 import type { Handle } from './handles';
-import { bodyPlan, bodySide, extentsOf, hingeLines, type Outline, placeAll, planOutline, sideOutline } from './outlines';
+import {
+  bodyPlan,
+  bodySide,
+  extentsOf,
+  hingeLines,
+  type Outline,
+  placeAll,
+  planOutline,
+  sideOutline,
+} from './outlines';
 import { useSize } from './useSize';
 
 const PADDING = 46;
@@ -53,21 +62,49 @@ export function Drawing({ design, handles }: DrawingProps) {
   const cg = analysis?.mass.cg;
   const neutral = analysis?.pitch.neutralPoint;
   const { forward, aft } = analysis?.window ?? { forward: null, aft: null };
-  const widest = [...placed].filter(({ mirrored }) => mirrored).sort((a, b) => b.stations.at(-1)!.y - a.stations.at(-1)!.y)[0];
+  const widest = [...placed]
+    .filter(({ mirrored }) => mirrored)
+    .sort((a, b) => b.stations.at(-1)!.y - a.stations.at(-1)!.y)[0];
 
   return (
     <div className="relative h-full min-h-0 w-full" ref={ref}>
       {width > 0 && (
-        <svg width={width} height={height} role="group" aria-label={`Drawing of ${design.name}: plan above, side below, nose to the left`} data-testid="drawing">
+        <svg
+          width={width}
+          height={height}
+          role="group"
+          aria-label={`Drawing of ${design.name}: plan above, side below, nose to the left`}
+          data-testid="drawing"
+        >
           <MarkDefinitions />
           <g aria-hidden="true" fontSize={12} fill="var(--color-faint)">
-            <text x={14} y={Math.max(18, plan(extents.yMax) - 14)}>{whole ? 'Plan' : 'Plan, right half'}</text>
-            <text x={14} y={side(extents.zMax) - 8}>Side</text>
-            <path d={`M${u(extents.xMin) - 18} ${centreLine} H${u(extents.xMax) + 18}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />
-            <path d={`M${u(extents.xMin) - 18} ${side(0)} H${u(extents.xMax) + 18}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />
-            <text x={u(extents.xMax) + 20} y={side(0) + 4}>datum</text>
+            <text x={14} y={Math.max(18, plan(extents.yMax) - 14)}>
+              {whole ? 'Plan' : 'Plan, right half'}
+            </text>
+            <text x={14} y={side(extents.zMax) - 8}>
+              Side
+            </text>
+            <path
+              d={`M${u(extents.xMin) - 18} ${centreLine} H${u(extents.xMax) + 18}`}
+              stroke="var(--color-rule)"
+              strokeDasharray="14 4 3 4"
+            />
+            <path
+              d={`M${u(extents.xMin) - 18} ${side(0)} H${u(extents.xMax) + 18}`}
+              stroke="var(--color-rule)"
+              strokeDasharray="14 4 3 4"
+            />
+            <text x={u(extents.xMax) + 20} y={side(0) + 4}>
+              datum
+            </text>
           </g>
-          <g aria-hidden="true" fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1.3} strokeLinejoin="round">
+          <g
+            aria-hidden="true"
+            fill="var(--color-sheet)"
+            stroke="var(--color-graphite)"
+            strokeWidth={1.3}
+            strokeLinejoin="round"
+          >
             {design.bodies.map((body) => (
               <g key={body.id}>
                 <clipPath id={`clip-${body.id}`}>
@@ -83,11 +120,14 @@ export function Drawing({ design, handles }: DrawingProps) {
               const outline = planOutline(surface);
               return (
                 <g key={surface.id}>
-                  {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
                   {outline &&
-                    hingeLines(surface, 'plan').flatMap(both).map((line, index) => (
-                      <path key={`h${index}`} d={path(line, plan, false)} fill="none" strokeWidth={1} />
-                    ))}
+                    both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
+                  {outline &&
+                    hingeLines(surface, 'plan')
+                      .flatMap(both)
+                      .map((line, index) => (
+                        <path key={`h${index}`} d={path(line, plan, false)} fill="none" strokeWidth={1} />
+                      ))}
                   {outline &&
                     surface.source.spars.map((spar) => {
                       const root = surface.stations[0]!;
@@ -96,7 +136,13 @@ export function Drawing({ design, handles }: DrawingProps) {
                         [root.x * 1000 + spar.end.x, root.y * 1000 + spar.end.distanceFromRoot],
                       ];
                       return both(line).map((half, index) => (
-                        <path key={`${spar.id}${index}`} d={path(half, plan, false)} fill="none" strokeWidth={2} stroke="var(--color-rule)" />
+                        <path
+                          key={`${spar.id}${index}`}
+                          d={path(half, plan, false)}
+                          fill="none"
+                          strokeWidth={2}
+                          stroke="var(--color-rule)"
+                        />
                       ));
                     })}
                   {sideOutline(surface, 1).map((line, index) => (
@@ -108,7 +154,10 @@ export function Drawing({ design, handles }: DrawingProps) {
                       opacity={index === 0 ? 1 : 0.55}
                     />
                   ))}
-                  {!outline && hingeLines(surface, 'side').map((line, index) => <path key={`v${index}`} d={path(line, side, false)} fill="none" strokeWidth={1} />)}
+                  {!outline &&
+                    hingeLines(surface, 'side').map((line, index) => (
+                      <path key={`v${index}`} d={path(line, side, false)} fill="none" strokeWidth={1} />
+                    ))}
                 </g>
               );
             })}

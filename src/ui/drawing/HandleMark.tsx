@@ -31,7 +31,15 @@ export function HandleMark({ handle, x, y, perPixel }: HandleMarkProps) {
       <circle r={15} fill="transparent" />
       <circle className="focus-ring" r={10} fill="none" stroke="transparent" strokeWidth={2} />
       {handle.axes === 'both' ? (
-        <rect x={-5} y={-5} width={10} height={10} fill="var(--color-sheet)" stroke="var(--color-balance)" strokeWidth={2} />
+        <rect
+          x={-5}
+          y={-5}
+          width={10}
+          height={10}
+          fill="var(--color-sheet)"
+          stroke="var(--color-balance)"
+          strokeWidth={2}
+        />
       ) : (
         <path
           d={handle.axes === 'x' ? 'M-7 0 L-2 -5 V5 Z M7 0 L2 -5 V5 Z' : 'M0 -7 L-5 -2 H5 Z M0 7 L-5 2 H5 Z'}

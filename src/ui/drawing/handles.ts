@@ -58,7 +58,10 @@ export function surfaceHandles(surface: Surface): Handle[] {
             field: `${path}/stations/${index + 1}/distanceFromRoot`,
             value: index + 1 === last ? wanted : Math.round(station.distanceFromRoot * factor * 10) / 10,
           })),
-          { field: `${path}/stations/${last}/leadingEdgeOffset`, value: clamp('offset', surface.stations[last]!.leadingEdgeOffset + dx) },
+          {
+            field: `${path}/stations/${last}/leadingEdgeOffset`,
+            value: clamp('offset', surface.stations[last]!.leadingEdgeOffset + dx),
+          },
         ];
       },
     },
@@ -73,7 +76,12 @@ export function surfaceHandles(surface: Surface): Handle[] {
         axes: 'x',
         value: surface.stations[index]!.chord,
         valueText: `${Math.round(surface.stations[index]!.chord)} mm`,
-        edits: (dx) => [{ field: `${path}/stations/${index}/chord`, value: clamp('chord', surface.stations[index]!.chord + dx) }],
+        edits: (dx) => [
+          {
+            field: `${path}/stations/${index}/chord`,
+            value: clamp('chord', surface.stations[index]!.chord + dx),
+          },
+        ],
       };
     }),
     {
@@ -123,7 +131,12 @@ export function itemHandles(design: Design, every: boolean): Handle[] {
       edits: (dx) => {
         const bay = item.attachment.kind === 'slides' ? item.attachment : { from: -10000, to: 10000 };
         const x = Math.round((item.position.x + dx) * 10) / 10;
-        return [{ field: `/massItems/${item.id}/position/x`, value: Math.min(bay.to, Math.max(bay.from, x)) }];
+        return [
+          {
+            field: `/massItems/${item.id}/position/x`,
+            value: Math.min(bay.to, Math.max(bay.from, x)),
+          },
+        ];
       },
     }));
 }

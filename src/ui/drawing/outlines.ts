@@ -23,14 +23,19 @@ export function sideOutline(surface: PlacedSurface, magnify: number): Outline[] 
   const { stations, incidence } = surface;
   const rise = Math.abs(stations.at(-1)!.z - stations[0]!.z);
   if (rise > 0.3 * developedLength(surface)) {
-    return [[
-      ...stations.map(({ x, z }) => [mm(x), mm(z)] as const),
-      ...[...stations].reverse().map(({ x, z, chord }) => [mm(x + chord), mm(z)] as const),
-    ]];
+    return [
+      [
+        ...stations.map(({ x, z }) => [mm(x), mm(z)] as const),
+        ...[...stations].reverse().map(({ x, z, chord }) => [mm(x + chord), mm(z)] as const),
+      ],
+    ];
   }
   return [stations[0]!, stations.at(-1)!].map(({ x, z, chord, twist }) => {
     const fall = Math.tan((incidence + twist) * magnify) * chord;
-    return [[mm(x), mm(z)], [mm(x + chord), mm(z - fall)]] as const;
+    return [
+      [mm(x), mm(z)],
+      [mm(x + chord), mm(z - fall)],
+    ] as const;
   });
 }
 
@@ -43,7 +48,10 @@ export function hingeLines(surface: PlacedSurface, view: 'plan' | 'side'): Outli
       const end = (share: number, hinge: number) => {
         const { x, y, z, chord } = planformAt(surface, share * length);
         const across = view === 'plan' ? y : z;
-        return { hinge: [mm(x + hinge * chord), mm(across)] as const, rear: [mm(x + chord), mm(across)] as const };
+        return {
+          hinge: [mm(x + hinge * chord), mm(across)] as const,
+          rear: [mm(x + chord), mm(across)] as const,
+        };
       };
       const a = end(from, hingeInboard);
       const b = end(to, hingeOutboard);
@@ -53,7 +61,10 @@ export function hingeLines(surface: PlacedSurface, view: 'plan' | 'side'): Outli
 
 export function bodyPlan({ frames, position, kind }: Body): Outline {
   const half = frames.map(({ x, width }) => [position.x + x, Math.max(kind === 'plank' ? 2 : 0, width / 2)] as const);
-  return [...half.map(([x, y]) => [x, position.y + y] as const), ...[...half].reverse().map(([x, y]) => [x, position.y - y] as const)];
+  return [
+    ...half.map(([x, y]) => [x, position.y + y] as const),
+    ...[...half].reverse().map(([x, y]) => [x, position.y - y] as const),
+  ];
 }
 
 export function bodySide({ frames, position }: Body): Outline {
@@ -99,7 +110,13 @@ export function extentsOf(design: Design, placed: readonly PlacedSurface[]): Ext
     zs.push(position.z + propellerDiameter / 2, position.z - propellerDiameter / 2);
   }
   if (xs.length === 0) xs.push(0, 500);
-  return { xMin: Math.min(...xs), xMax: Math.max(...xs), yMax: Math.max(...ys), zMin: Math.min(...zs), zMax: Math.max(...zs) };
+  return {
+    xMin: Math.min(...xs),
+    xMax: Math.max(...xs),
+    yMax: Math.max(...ys),
+    zMin: Math.min(...zs),
+    zMax: Math.max(...zs),
+  };
 }
 
 export const placeAll = (surfaces: readonly Surface[]): PlacedSurface[] => surfaces.map(placeSurface);

@@ -1,4 +1,4 @@
-import clsx from 'clsx';
+import { clsx } from 'clsx';
 import { useId, useRef, useState } from 'react';
 import { parseQuantity, type QuantityKind } from '@/core/units/parseQuantity';
 import { decimal, type DisplayUnits, inchFraction } from '@/core/units/formatQuantity';
@@ -31,7 +31,11 @@ function unitOf(kind: QuantityKind, units: DisplayUnits, digits: number | undefi
         : { unit: 'mm', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
     case 'mass':
       return units.mass === 'oz'
-        ? { unit: 'oz', show: (value: number) => decimal(value / 28.349523125, 2), step: 28.349523125 / 10 }
+        ? {
+            unit: 'oz',
+            show: (value: number) => decimal(value / 28.349523125, 2),
+            step: 28.349523125 / 10,
+          }
         : { unit: 'g', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
     case 'speed':
       return {

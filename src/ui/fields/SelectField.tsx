@@ -8,7 +8,13 @@ interface SelectFieldProps<Value extends string> {
   readonly hideLabel?: boolean;
 }
 
-export function SelectField<Value extends string>({ label, value, options, onChange, hideLabel = false }: SelectFieldProps<Value>) {
+export function SelectField<Value extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  hideLabel = false,
+}: SelectFieldProps<Value>) {
   const id = useId();
   return (
     <div className="min-w-0">

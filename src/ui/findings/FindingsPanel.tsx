@@ -6,9 +6,24 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 
 const LOOK = {
-  stop: { word: 'Stop', icon: <OctagonAlert size={16} aria-hidden="true" />, box: 'border-stop bg-stop-soft', head: 'text-stop' },
-  caution: { word: 'Look again', icon: <TriangleAlert size={16} aria-hidden="true" />, box: 'border-caution bg-caution-soft', head: 'text-caution' },
-  note: { word: 'Note', icon: <Info size={16} aria-hidden="true" />, box: 'border-rule bg-sheet', head: 'text-faint' },
+  stop: {
+    word: 'Stop',
+    icon: <OctagonAlert size={16} aria-hidden="true" />,
+    box: 'border-stop bg-stop-soft',
+    head: 'text-stop',
+  },
+  caution: {
+    word: 'Look again',
+    icon: <TriangleAlert size={16} aria-hidden="true" />,
+    box: 'border-caution bg-caution-soft',
+    head: 'text-caution',
+  },
+  note: {
+    word: 'Note',
+    icon: <Info size={16} aria-hidden="true" />,
+    box: 'border-rule bg-sheet',
+    head: 'text-faint',
+  },
 } as const;
 
 /** What is wrong, why, and what to do: remedies preview on the beam before they are taken. */
@@ -18,13 +33,19 @@ export function FindingsPanel() {
   if (failure) {
     return (
       <p role="alert" className="m-3 border-l-4 border-stop bg-stop-soft p-2 text-sm">
-        The computation failed: {failure} The numbers shown are from before. Undo the last change, or export the design to keep it.
+        The computation failed: {failure} The numbers shown are from before. Undo the last change, or export the design
+        to keep it.
       </p>
     );
   }
   if (!findings) return null;
   return (
-    <section aria-label="Findings" className="max-h-[46%] shrink-0 overflow-y-auto border-t border-graphite bg-sheet px-3 py-2.5" data-testid="findings" tabIndex={0}>
+    <section
+      aria-label="Findings"
+      className="max-h-[46%] shrink-0 overflow-y-auto border-t border-graphite bg-sheet px-3 py-2.5"
+      data-testid="findings"
+      tabIndex={0}
+    >
       <h2 className="mb-1.5 text-[13px] font-semibold tracking-wide uppercase">Findings</h2>
       {findings.length === 0 ? (
         <p className="text-sm text-faint">

@@ -30,7 +30,13 @@ export function BalanceMark({ x, y, faint = false }: MarkProps) {
 export function NeutralMark({ x, y, faint = false }: MarkProps) {
   return (
     <g transform={`translate(${x} ${y})`} opacity={faint ? 0.4 : 1} data-mark="neutral">
-      <path d="M0 -8 L6 0 L0 8 L-6 0 Z" fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1.6} strokeDasharray={faint ? '3 2' : undefined} />
+      <path
+        d="M0 -8 L6 0 L0 8 L-6 0 Z"
+        fill="var(--color-sheet)"
+        stroke="var(--color-graphite)"
+        strokeWidth={1.6}
+        strokeDasharray={faint ? '3 2' : undefined}
+      />
       <circle r={1.4} fill="var(--color-graphite)" />
     </g>
   );
@@ -48,7 +54,14 @@ export function WindowMark({ from, to, top, bottom }: GateProps) {
   const width = to - from;
   return (
     <g data-mark="window">
-      <rect x={Math.min(from, to)} y={top} width={Math.abs(width)} height={bottom - top} fill="url(#window-hatch)" stroke="none" />
+      <rect
+        x={Math.min(from, to)}
+        y={top}
+        width={Math.abs(width)}
+        height={bottom - top}
+        fill="url(#window-hatch)"
+        stroke="none"
+      />
       <path
         d={`M${from + 4} ${top} H${from} V${bottom} H${from + 4} M${to - 4} ${top} H${to} V${bottom} H${to - 4}`}
         fill="none"

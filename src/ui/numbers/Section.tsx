@@ -1,7 +1,15 @@
 import type { ReactNode } from 'react';
 
 /** A titled group of inputs or numbers in the side panel. */
-export function Section({ title, children, aside }: { readonly title: string; readonly children: ReactNode; readonly aside?: ReactNode }) {
+export function Section({
+  title,
+  children,
+  aside,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly aside?: ReactNode;
+}) {
   return (
     <section className="border-b border-rule px-3 py-2.5">
       <div className="mb-1.5 flex items-center justify-between gap-2">

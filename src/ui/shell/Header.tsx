@@ -40,9 +40,23 @@ export function Header({ design }: { readonly design: Design }) {
         onCommit={(name) => dispatch(setFields([{ field: '/name', value: name }]))}
         className="w-56 font-medium"
       />
-      <IconButton label="Undo" icon={<Undo2 size={17} />} disabled={!canUndo} onClick={() => dispatch(ActionCreators.undo())} />
-      <IconButton label="Redo" icon={<Redo2 size={17} />} disabled={!canRedo} onClick={() => dispatch(ActionCreators.redo())} />
-      <p role="status" className={`text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`} data-testid="save-state">
+      <IconButton
+        label="Undo"
+        icon={<Undo2 size={17} />}
+        disabled={!canUndo}
+        onClick={() => dispatch(ActionCreators.undo())}
+      />
+      <IconButton
+        label="Redo"
+        icon={<Redo2 size={17} />}
+        disabled={!canRedo}
+        onClick={() => dispatch(ActionCreators.redo())}
+      />
+      <p
+        role="status"
+        className={`text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`}
+        data-testid="save-state"
+      >
         {SAVE_WORDS[save]}
         {saveDetail && `: ${saveDetail}`}
       </p>

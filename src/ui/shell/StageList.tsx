@@ -1,4 +1,4 @@
-import clsx from 'clsx';
+import { clsx } from 'clsx';
 import { Check, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '@/store/hooks';

@@ -8,7 +8,11 @@ const CHOICES: { readonly [Key in keyof DisplayUnits]: readonly DisplayUnits[Key
   speed: ['m/s', 'km/h', 'mph'],
 };
 
-const NAMES: Record<keyof DisplayUnits, string> = { length: 'Lengths in', mass: 'Weights in', speed: 'Speeds in' };
+const NAMES: Record<keyof DisplayUnits, string> = {
+  length: 'Lengths in',
+  mass: 'Weights in',
+  speed: 'Speeds in',
+};
 
 /** Units of lengths, weights and speeds, each chosen by itself. */
 export function UnitsSwitch() {

@@ -6,7 +6,7 @@ import type { Stage } from '@/core/findings/finding';
 import type { Design } from '@/core/document/schema/design';
 import type { SurfaceRole } from '@/core/document/schema/surface';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { useSurroundings } from '../App';
+import { useSurroundings } from '../surroundings';
 import { BalanceBeam } from '../beam/BalanceBeam';
 import { Drawing } from '../drawing/Drawing';
 import { type Handle, itemHandles, surfaceHandles } from '../drawing/handles';
@@ -101,7 +101,14 @@ function StagePanel({ design, stage }: { readonly design: Design; readonly stage
     case 'wing':
       return <SurfaceStage key="wing" design={design} roles={WING_ROLES} empty="This design has no wing yet." />;
     case 'tail':
-      return <SurfaceStage key="tail" design={design} roles={TAIL_ROLES} empty="This design has no tail. Tailless aircraft keep their nose by sweep and washout, or by reflex." />;
+      return (
+        <SurfaceStage
+          key="tail"
+          design={design}
+          roles={TAIL_ROLES}
+          empty="This design has no tail. Tailless aircraft keep their nose by sweep and washout, or by reflex."
+        />
+      );
     case 'weights':
       return <WeightsStage design={design} />;
     case 'balance':
@@ -140,7 +147,9 @@ function Missing() {
   return (
     <main className="mx-auto max-w-xl p-8">
       <h1 className="text-2xl font-semibold">This design is not in this browser</h1>
-      <p className="my-3">It may have been removed, or it was made in another browser. Import its file to open it here.</p>
+      <p className="my-3">
+        It may have been removed, or it was made in another browser. Import its file to open it here.
+      </p>
       <Button look="strong" onClick={() => navigate('/')}>
         To the designs
       </Button>

@@ -21,13 +21,40 @@ const KIND_NAMES: Record<SectionKind, string> = {
 };
 
 /** A fresh section of each kind, with the board thickness kept where there is one. */
-const FRESH: { [Kind in SectionKind]: ((thickness: number) => Extract<SectionShape, { kind: Kind }>) | null } = {
+const FRESH: {
+  [Kind in SectionKind]: ((thickness: number) => Extract<SectionShape, { kind: Kind }>) | null;
+} = {
   flatPlate: (thickness) => ({ kind: 'flatPlate', thickness, edge: 'rounded' }),
-  steppedPlate: (thickness) => ({ kind: 'steppedPlate', thickness, stepPosition: 0.5, stepSide: 'upper' }),
-  curvedPlate: (thickness) => ({ kind: 'curvedPlate', thickness, camber: 0.05, camberPosition: 0.35, openBelow: true }),
-  foldedOverSpar: (thickness) => ({ kind: 'foldedOverSpar', boardThickness: thickness, bottomLength: 0.75, sparHeight: 12, sparPosition: 0.28, rearBevel: 12 }),
+  steppedPlate: (thickness) => ({
+    kind: 'steppedPlate',
+    thickness,
+    stepPosition: 0.5,
+    stepSide: 'upper',
+  }),
+  curvedPlate: (thickness) => ({
+    kind: 'curvedPlate',
+    thickness,
+    camber: 0.05,
+    camberPosition: 0.35,
+    openBelow: true,
+  }),
+  foldedOverSpar: (thickness) => ({
+    kind: 'foldedOverSpar',
+    boardThickness: thickness,
+    bottomLength: 0.75,
+    sparHeight: 12,
+    sparPosition: 0.28,
+    rearBevel: 12,
+  }),
   fourDigit: () => ({ kind: 'fourDigit', camber: 0.03, camberPosition: 0.4, thicknessRatio: 0.1 }),
-  reflexed: (thickness) => ({ kind: 'reflexed', thickness, camber: 0.03, camberPosition: 0.3, bendPosition: 0.75, bendAngle: 5 }),
+  reflexed: (thickness) => ({
+    kind: 'reflexed',
+    thickness,
+    camber: 0.03,
+    camberPosition: 0.3,
+    bendPosition: 0.75,
+    bendAngle: 5,
+  }),
   coordinates: null,
 };
 
@@ -61,26 +88,48 @@ const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
 export function SectionEditor({ surface }: { readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const root = surface.stations[0]!.section;
-  const summary = useAppSelector((state) => state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === 0));
+  const summary = useAppSelector((state) =>
+    state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === 0),
+  );
   const path = `/surfaces/${surface.id}/stations`;
   const setAll = (key: string, value: unknown) =>
-    dispatch(setFields(surface.stations.flatMap(({ section }, index) => (section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : []))));
+    dispatch(
+      setFields(
+        surface.stations.flatMap(({ section }, index) =>
+          section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : [],
+        ),
+      ),
+    );
   const setKind = (kind: SectionKind) => {
     const thickness = 'thickness' in root ? root.thickness : 'boardThickness' in root ? root.boardThickness : 5;
     const fresh = FRESH[kind]?.(thickness);
-    if (fresh) dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
+    if (fresh)
+      dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
   };
   const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => FRESH[kind] !== null || kind === root.kind);
   return (
     <Section title="Section">
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
         <div className="col-span-3">
-          <SelectField label="Built as" value={root.kind} options={kinds.map((kind) => [kind, KIND_NAMES[kind]] as const)} onChange={setKind} />
+          <SelectField
+            label="Built as"
+            value={root.kind}
+            options={kinds.map((kind) => [kind, KIND_NAMES[kind]] as const)}
+            onChange={setKind}
+          />
         </div>
         {FIELDS[root.kind].map(({ key, label, kind }) => {
           const factor = kind === 'percent' ? 100 : 1;
           const value = (root as unknown as Record<string, number>)[key]!;
-          return <QuantityField key={key} label={label} kind={kind} value={value * factor} onCommit={(next) => setAll(key, next / factor)} />;
+          return (
+            <QuantityField
+              key={key}
+              label={label}
+              kind={kind}
+              value={value * factor}
+              onCommit={(next) => setAll(key, next / factor)}
+            />
+          );
         })}
       </div>
       {summary && (

@@ -15,8 +15,24 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
     const x = own.map(({ y }) => y * 1000);
     const name = surfaces.length > 1 ? `${surface} ` : '';
     return [
-      { x, y: own.map(({ lift }) => lift), name: `${name}lift at stall`, mode: 'lines' as const, line: { color: BALANCE, width: 2.5, dash: index === 0 ? ('solid' as const) : ('dashdot' as const) } },
-      { x, y: own.map(({ limit }) => limit), name: `${name}section limit`, mode: 'lines' as const, line: { color: INK, width: 1.5, dash: 'dot' as const } },
+      {
+        x,
+        y: own.map(({ lift }) => lift),
+        name: `${name}lift at stall`,
+        mode: 'lines' as const,
+        line: {
+          color: BALANCE,
+          width: 2.5,
+          dash: index === 0 ? ('solid' as const) : ('dashdot' as const),
+        },
+      },
+      {
+        x,
+        y: own.map(({ limit }) => limit),
+        name: `${name}section limit`,
+        mode: 'lines' as const,
+        line: { color: INK, width: 1.5, dash: 'dot' as const },
+      },
     ];
   });
   return (
@@ -28,11 +44,22 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
         paper_bgcolor: 'transparent',
         plot_bgcolor: 'transparent',
         font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
-        xaxis: { title: { text: 'mm from the centre', standoff: 4 }, zeroline: false, gridcolor: '#e7e1d3' },
+        xaxis: {
+          title: { text: 'mm from the centre', standoff: 4 },
+          zeroline: false,
+          gridcolor: '#e7e1d3',
+        },
         yaxis: { rangemode: 'tozero', gridcolor: '#e7e1d3' },
         legend: { orientation: 'h', y: 0.12, x: 0.02, bgcolor: 'rgba(253,251,246,0.8)' },
       }}
-      config={{ displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object}
+      config={
+        {
+          displayModeBar: false,
+          responsive: true,
+          showSendToCloud: false,
+          plotlyServerURL: '',
+        } as object
+      }
       style={{ width: '100%' }}
       useResizeHandler
     />

@@ -12,21 +12,35 @@ export function StabilityStage() {
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="p-3 text-sm text-faint">Computing…</p>;
   const { pitch, window, schools, lateral, stall, speeds, mass } = analysis;
-  const length = (metres: number | null, why: string | undefined) => (metres === null ? <Why text={why} /> : formatLength(metres * 1000, units));
-  const target = window.aft !== null && window.forward !== null ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (analysis.reference.meanChord ?? 0))) / 2 : null;
+  const length = (metres: number | null, why: string | undefined) =>
+    metres === null ? <Why text={why} /> : formatLength(metres * 1000, units);
+  const target =
+    window.aft !== null && window.forward !== null
+      ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (analysis.reference.meanChord ?? 0))) / 2
+      : null;
   return (
     <>
       <Section title="Pitch">
         <Derived id="neutralPoint" label="Neutral point, whole" />
-        <Fact label="Neutral point without tail">{length(pitch.neutralPointWithoutTail, pitch.reasons['neutralPointWithoutTail'])}</Fact>
+        <Fact label="Neutral point without tail">
+          {length(pitch.neutralPointWithoutTail, pitch.reasons['neutralPointWithoutTail'])}
+        </Fact>
         <Derived id="staticMargin" />
         <Derived id="window" />
         <Fact label="Downwash where it is met">
-          {pitch.downwash === null ? <Why text={pitch.reasons['downwash']} /> : `${formatValue(pitch.downwash, 'angle', units)}, ${decimal(pitch.downwashSlope!, 2)} per α`}
+          {pitch.downwash === null ? (
+            <Why text={pitch.reasons['downwash']} />
+          ) : (
+            `${formatValue(pitch.downwash, 'angle', units)}, ${decimal(pitch.downwashSlope!, 2)} per α`
+          )}
         </Fact>
         <Derived id="trimAlpha" />
         <Fact label="Pitch control at cruise">
-          {analysis.trim.elevator === null ? <Why text={analysis.trim.reasons['elevator']} /> : formatValue(analysis.trim.elevator, 'angle', units)}
+          {analysis.trim.elevator === null ? (
+            <Why text={analysis.trim.reasons['elevator']} />
+          ) : (
+            formatValue(analysis.trim.elevator, 'angle', units)
+          )}
         </Fact>
       </Section>
       <Section title="Rules of thumb beside it">
@@ -35,21 +49,28 @@ export function StabilityStage() {
           <tbody>
             {schools.map((school) => (
               <tr key={school.id} className="border-b border-soft">
-                <th scope="row" className="py-1 text-left font-normal">{school.name}</th>
+                <th scope="row" className="py-1 text-left font-normal">
+                  {school.name}
+                </th>
                 <td className="text-right font-medium whitespace-nowrap">
                   {formatLength(school.from * 1000, units, 0)}
                   {school.to !== school.from && ` to ${formatLength(school.to * 1000, units, 0)}`}
                 </td>
                 <td className="w-24 text-right text-faint">
-                  {target !== null && `${school.from > target ? '+' : '−'}${formatLength(Math.abs(school.from - target) * 1000, units, 0)}`}
+                  {target !== null &&
+                    `${school.from > target ? '+' : '−'}${formatLength(Math.abs(school.from - target) * 1000, units, 0)}`}
                 </td>
               </tr>
             ))}
             {target !== null && (
               <tr>
-                <th scope="row" className="py-1 text-left font-normal">Computed: middle of the useful window</th>
+                <th scope="row" className="py-1 text-left font-normal">
+                  Computed: middle of the useful window
+                </th>
                 <td className="text-right font-medium">{formatLength(target * 1000, units, 0)}</td>
-                <td className="text-right text-faint">{mass.cg && `now ${formatLength(mass.cg[0] * 1000, units, 0)}`}</td>
+                <td className="text-right text-faint">
+                  {mass.cg && `now ${formatLength(mass.cg[0] * 1000, units, 0)}`}
+                </td>
               </tr>
             )}
           </tbody>
@@ -62,7 +83,8 @@ export function StabilityStage() {
               <SpanLoadingChart strips={stall.strips} />
             </Suspense>
             <p className="text-[13px] text-faint">
-              {stall.surface} stalls first at {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of its half span, at C_L {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
+              {stall.surface} stalls first at {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of its half span,
+              at C_L {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
             </p>
           </>
         ) : (
@@ -72,22 +94,50 @@ export function StabilityStage() {
       <Section title="Speeds">
         <Derived id="stallSpeed" />
         <Derived id="approach" />
-        <Fact label="Slowest flare, full nose-up control">{speeds.pitchFloor === null ? <Why text={speeds.reasons['pitchFloor']} /> : formatValue(speeds.pitchFloor, 'speed', units)}</Fact>
+        <Fact label="Slowest flare, full nose-up control">
+          {speeds.pitchFloor === null ? (
+            <Why text={speeds.reasons['pitchFloor']} />
+          ) : (
+            formatValue(speeds.pitchFloor, 'speed', units)
+          )}
+        </Fact>
         <Fact label="Best glide">
-          {speeds.bestGlide === null ? <Why text={speeds.reasons['bestGlide']} /> : `${formatValue(speeds.bestGlide, 'speed', units)}, 1 : ${decimal(speeds.glideRatio!, 1)}`}
+          {speeds.bestGlide === null ? (
+            <Why text={speeds.reasons['bestGlide']} />
+          ) : (
+            `${formatValue(speeds.bestGlide, 'speed', units)}, 1 : ${decimal(speeds.glideRatio!, 1)}`
+          )}
         </Fact>
         <Fact label="Least sink">
-          {speeds.minimumSink === null ? <Why text={speeds.reasons['minimumSink']} /> : `${formatValue(speeds.minimumSink, 'speed', units)}, sinks ${decimal(speeds.sink!, 2)} m/s`}
+          {speeds.minimumSink === null ? (
+            <Why text={speeds.reasons['minimumSink']} />
+          ) : (
+            `${formatValue(speeds.minimumSink, 'speed', units)}, sinks ${decimal(speeds.sink!, 2)} m/s`
+          )}
         </Fact>
         <Derived id="drag" />
       </Section>
       <Section title="Roll and yaw, per radian">
         <Fact label="Yaw stiffness">{lateral.yawStiffness === null ? '' : decimal(lateral.yawStiffness, 3)}</Fact>
-        <Fact label="Dihedral effect (negative rolls upright)">{lateral.dihedralEffect === null ? '' : decimal(lateral.dihedralEffect, 3)}</Fact>
+        <Fact label="Dihedral effect (negative rolls upright)">
+          {lateral.dihedralEffect === null ? '' : decimal(lateral.dihedralEffect, 3)}
+        </Fact>
         <Fact label="Roll damping">{lateral.rollDamping === null ? '' : decimal(lateral.rollDamping, 3)}</Fact>
         <Fact label="Yaw damping">{lateral.yawDamping === null ? '' : decimal(lateral.yawDamping, 3)}</Fact>
-        <Fact label="Roll from aileron">{lateral.rollFromAileron === null ? <Why text={lateral.reasons['rollFromAileron']} /> : decimal(lateral.rollFromAileron, 3)}</Fact>
-        <Fact label="Roll from rudder">{lateral.rollFromRudder === null ? <Why text={lateral.reasons['rollFromRudder']} /> : decimal(lateral.rollFromRudder, 3)}</Fact>
+        <Fact label="Roll from aileron">
+          {lateral.rollFromAileron === null ? (
+            <Why text={lateral.reasons['rollFromAileron']} />
+          ) : (
+            decimal(lateral.rollFromAileron, 3)
+          )}
+        </Fact>
+        <Fact label="Roll from rudder">
+          {lateral.rollFromRudder === null ? (
+            <Why text={lateral.reasons['rollFromRudder']} />
+          ) : (
+            decimal(lateral.rollFromRudder, 3)
+          )}
+        </Fact>
       </Section>
     </>
   );

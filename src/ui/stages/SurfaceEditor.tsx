@@ -29,21 +29,45 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
     <>
       <Section title={surface.name || surface.id}>
         <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
-          <QuantityField label={upright ? 'Height' : 'Span on the board'} kind="length" value={length * sides} onCommit={setSpan} />
+          <QuantityField
+            label={upright ? 'Height' : 'Span on the board'}
+            kind="length"
+            value={length * sides}
+            onCommit={setSpan}
+          />
           <QuantityField label="Incidence" kind="angle" value={surface.incidence} onCommit={set('/incidence')} />
           <QuantityField label="Aft of datum" kind="length" value={surface.position.x} onCommit={set('/position/x')} />
           <QuantityField label="Above datum" kind="length" value={surface.position.z} onCommit={set('/position/z')} />
-          {surface.mirrored && <QuantityField label="Off the centre" kind="length" value={surface.position.y} onCommit={set('/position/y')} />}
+          {surface.mirrored && (
+            <QuantityField
+              label="Off the centre"
+              kind="length"
+              value={surface.position.y}
+              onCommit={set('/position/y')}
+            />
+          )}
         </div>
         <table className="mt-2 w-full table-fixed">
           <caption className="mb-1 text-left text-[13px] text-faint">Stations, root to tip</caption>
           <thead>
             <tr className="text-left text-xs text-faint">
-              <th scope="col" className="font-normal">From root</th>
-              <th scope="col" className="font-normal">Chord</th>
-              <th scope="col" className="font-normal">Swept</th>
-              {!upright && <th scope="col" className="font-normal">Dihedral</th>}
-              <th scope="col" className="font-normal">Twist</th>
+              <th scope="col" className="font-normal">
+                From root
+              </th>
+              <th scope="col" className="font-normal">
+                Chord
+              </th>
+              <th scope="col" className="font-normal">
+                Swept
+              </th>
+              {!upright && (
+                <th scope="col" className="font-normal">
+                  Dihedral
+                </th>
+              )}
+              <th scope="col" className="font-normal">
+                Twist
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -56,21 +80,59 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                     {index === 0 ? (
                       <span className="block py-1 text-sm">root</span>
                     ) : (
-                      <QuantityField hideLabel label={`${where} from root`} kind="length" value={station.distanceFromRoot} onCommit={set(`${at}/distanceFromRoot`)} />
+                      <QuantityField
+                        hideLabel
+                        label={`${where} from root`}
+                        kind="length"
+                        value={station.distanceFromRoot}
+                        onCommit={set(`${at}/distanceFromRoot`)}
+                      />
                     )}
                   </td>
                   <td className="pr-1">
-                    <QuantityField hideLabel label={`${where} chord`} kind="length" value={station.chord} onCommit={set(`${at}/chord`)} />
+                    <QuantityField
+                      hideLabel
+                      label={`${where} chord`}
+                      kind="length"
+                      value={station.chord}
+                      onCommit={set(`${at}/chord`)}
+                    />
                   </td>
                   <td className="pr-1">
-                    {index > 0 && <QuantityField hideLabel label={`${where} swept`} kind="length" value={station.leadingEdgeOffset} onCommit={set(`${at}/leadingEdgeOffset`)} />}
+                    {index > 0 && (
+                      <QuantityField
+                        hideLabel
+                        label={`${where} swept`}
+                        kind="length"
+                        value={station.leadingEdgeOffset}
+                        onCommit={set(`${at}/leadingEdgeOffset`)}
+                      />
+                    )}
                   </td>
                   {!upright && (
                     <td className="pr-1">
-                      {index < last && <QuantityField hideLabel label={`${where} dihedral`} kind="angle" value={station.dihedral} onCommit={set(`${at}/dihedral`)} />}
+                      {index < last && (
+                        <QuantityField
+                          hideLabel
+                          label={`${where} dihedral`}
+                          kind="angle"
+                          value={station.dihedral}
+                          onCommit={set(`${at}/dihedral`)}
+                        />
+                      )}
                     </td>
                   )}
-                  <td>{index > 0 && <QuantityField hideLabel label={`${where} twist`} kind="angle" value={station.twist} onCommit={set(`${at}/twist`)} />}</td>
+                  <td>
+                    {index > 0 && (
+                      <QuantityField
+                        hideLabel
+                        label={`${where} twist`}
+                        kind="angle"
+                        value={station.twist}
+                        onCommit={set(`${at}/twist`)}
+                      />
+                    )}
+                  </td>
                 </tr>
               );
             })}

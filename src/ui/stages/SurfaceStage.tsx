@@ -31,7 +31,11 @@ export function SurfaceStage({ design, roles, empty }: SurfaceStageProps) {
           className="flex flex-wrap gap-1 border-b border-rule px-3 py-2"
         >
           {surfaces.map(({ id, name }) => (
-            <ToggleGroup.Item key={id} value={id} className="rounded-sm border border-rule px-2 py-0.5 text-sm data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet">
+            <ToggleGroup.Item
+              key={id}
+              value={id}
+              className="rounded-sm border border-rule px-2 py-0.5 text-sm data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet"
+            >
               {name || id}
             </ToggleGroup.Item>
           ))}

@@ -23,14 +23,26 @@ export function WeightsStage({ design }: { readonly design: Design }) {
     let number = design.massItems.length + 1;
     while (taken.has(`part${number}`)) number++;
     const part: MassItem = {
-      id: `part${number}`, name: `Part ${number}`, category: 'other', mass: 10,
-      position: { x: Math.round((mass?.cg?.[0] ?? 0.2) * 1000), y: 0, z: 0 }, mirrored: false, attachment: { kind: 'fixed' },
+      id: `part${number}`,
+      name: `Part ${number}`,
+      category: 'other',
+      mass: 10,
+      position: { x: Math.round((mass?.cg?.[0] ?? 0.2) * 1000), y: 0, z: 0 },
+      mirrored: false,
+      attachment: { kind: 'fixed' },
     };
     dispatch(editDesign((current) => ({ ...current, massItems: [...current.massItems, part] })));
   };
   const removeItem = (item: MassItem) => {
-    dispatch(editDesign((current) => ({ ...current, massItems: current.massItems.filter(({ id }) => id !== item.id) })));
-    toast(`${item.name || item.id} was taken out.`, { action: { label: 'Undo', onClick: () => void dispatch(ActionCreators.undo()) } });
+    dispatch(
+      editDesign((current) => ({
+        ...current,
+        massItems: current.massItems.filter(({ id }) => id !== item.id),
+      })),
+    );
+    toast(`${item.name || item.id} was taken out.`, {
+      action: { label: 'Undo', onClick: () => void dispatch(ActionCreators.undo()) },
+    });
   };
   return (
     <>
@@ -38,23 +50,54 @@ export function WeightsStage({ design }: { readonly design: Design }) {
         {mass && mass.total !== null ? (
           <>
             <Fact label="Flying mass">{formatValue(mass.total, 'mass', units)}</Fact>
-            {mass.wingLoading !== null && <Fact label="Wing loading">{formatValue(mass.wingLoading, 'wingLoading', units)}</Fact>}
+            {mass.wingLoading !== null && (
+              <Fact label="Wing loading">{formatValue(mass.wingLoading, 'wingLoading', units)}</Fact>
+            )}
           </>
         ) : (
           <p className="text-sm text-faint">{mass?.reasons['total'] ?? 'Computing…'}</p>
         )}
       </Section>
-      <Section title="Equipment" aside={<Button onClick={addItem}><Plus size={14} aria-hidden="true" /> Add</Button>}>
-        {design.massItems.length === 0 && <p className="text-sm text-faint">Nothing yet. Add the motor, the pack and the servos: they decide where it balances.</p>}
+      <Section
+        title="Equipment"
+        aside={
+          <Button onClick={addItem}>
+            <Plus size={14} aria-hidden="true" /> Add
+          </Button>
+        }
+      >
+        {design.massItems.length === 0 && (
+          <p className="text-sm text-faint">
+            Nothing yet. Add the motor, the pack and the servos: they decide where it balances.
+          </p>
+        )}
         <ul className="space-y-1.5">
           {design.massItems.map((item) => {
-            const set = (field: string) => (value: number) => dispatch(setFields([{ field: `/massItems/${item.id}/${field}`, value }]));
+            const set = (field: string) => (value: number) =>
+              dispatch(setFields([{ field: `/massItems/${item.id}/${field}`, value }]));
             const name = item.name || item.id;
             return (
               <li key={item.id} className="grid grid-cols-[1fr_72px_84px_28px] items-start gap-1.5">
-                <TextField hideLabel label={`Name of ${name}`} value={name} onCommit={(value) => dispatch(setFields([{ field: `/massItems/${item.id}/name`, value }]))} />
-                <QuantityField hideLabel label={`Mass of ${name}`} kind="mass" value={item.mass} onCommit={set('mass')} />
-                <QuantityField hideLabel label={`${name} aft of datum`} kind="length" value={item.position.x} onCommit={set('position/x')} />
+                <TextField
+                  hideLabel
+                  label={`Name of ${name}`}
+                  value={name}
+                  onCommit={(value) => dispatch(setFields([{ field: `/massItems/${item.id}/name`, value }]))}
+                />
+                <QuantityField
+                  hideLabel
+                  label={`Mass of ${name}`}
+                  kind="mass"
+                  value={item.mass}
+                  onCommit={set('mass')}
+                />
+                <QuantityField
+                  hideLabel
+                  label={`${name} aft of datum`}
+                  kind="length"
+                  value={item.position.x}
+                  onCommit={set('position/x')}
+                />
                 <IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={() => removeItem(item)} />
               </li>
             );
@@ -64,10 +107,26 @@ export function WeightsStage({ design }: { readonly design: Design }) {
       <Section title="Board parts">
         <ul className="space-y-1.5">
           {design.surfaces.map((surface) => (
-            <BoardPart key={surface.id} design={design} list="surfaces" id={surface.id} name={surface.name || surface.id} material={surface.construction?.material} measured={surface.measuredMass} />
+            <BoardPart
+              key={surface.id}
+              design={design}
+              list="surfaces"
+              id={surface.id}
+              name={surface.name || surface.id}
+              material={surface.construction?.material}
+              measured={surface.measuredMass}
+            />
           ))}
           {design.bodies.map((body) => (
-            <BoardPart key={body.id} design={design} list="bodies" id={body.id} name={body.name || body.id} material={body.construction?.material} measured={body.measuredMass} />
+            <BoardPart
+              key={body.id}
+              design={design}
+              list="bodies"
+              id={body.id}
+              name={body.name || body.id}
+              material={body.construction?.material}
+              measured={body.measuredMass}
+            />
           ))}
         </ul>
       </Section>
@@ -87,7 +146,9 @@ interface BoardPartProps {
 /** One board part: its sheet, what it should weigh, and what it does weigh. */
 function BoardPart({ design, list, id, name, material, measured }: BoardPartProps) {
   const dispatch = useAppDispatch();
-  const part = useAppSelector((state) => state.analysis.current?.mass.parts.find((candidate) => candidate.id === id && candidate.kind !== 'item'));
+  const part = useAppSelector((state) =>
+    state.analysis.current?.mass.parts.find((candidate) => candidate.id === id && candidate.kind !== 'item'),
+  );
   const units = useAppSelector((state) => state.settings.units);
   const path = `/${list}/${id}`;
   const setMaterial = (next: string) =>
@@ -109,7 +170,10 @@ function BoardPart({ design, list, id, name, material, measured }: BoardPartProp
         hideLabel
         label={`Sheet of ${name}`}
         value={material ?? ''}
-        options={[['', 'weighs nothing'], ...design.materials.map((sheet) => [sheet.id, sheet.name || sheet.id] as const)]}
+        options={[
+          ['', 'weighs nothing'],
+          ...design.materials.map((sheet) => [sheet.id, sheet.name || sheet.id] as const),
+        ]}
         onChange={setMaterial}
       />
       <QuantityField

@@ -1,7 +1,11 @@
 import type { Finding, Stage } from '@/core/findings/finding';
 
 /** The stages in working order. */
-export const STAGES: readonly { readonly id: Stage; readonly name: string; readonly about: string }[] = [
+export const STAGES: readonly {
+  readonly id: Stage;
+  readonly name: string;
+  readonly about: string;
+}[] = [
   { id: 'wing', name: 'Wing', about: 'Span, chords, sweep, dihedral, washout, section' },
   { id: 'tail', name: 'Tail', about: 'Tailplane, fin, canard, their place and size' },
   { id: 'weights', name: 'Weights', about: 'Board, equipment and where it sits' },
@@ -15,5 +19,8 @@ export type StageState = 'stop' | 'look again' | 'in order';
 export function stageState(findings: readonly Finding[], stage: Stage): { state: StageState; count: number } {
   const own = findings.filter((finding) => finding.stage === stage);
   const has = (severity: Finding['severity']) => own.some((finding) => finding.severity === severity);
-  return { state: has('stop') ? 'stop' : has('caution') ? 'look again' : 'in order', count: own.length };
+  return {
+    state: has('stop') ? 'stop' : has('caution') ? 'look again' : 'in order',
+    count: own.length,
+  };
 }

@@ -37,10 +37,18 @@ export const bodySchema = z
     body.frames.forEach((frame, index) => {
       const previous = body.frames[index - 1];
       if (previous && frame.x - previous.x < 0.1) {
-        context.addIssue({ code: 'custom', path: ['frames', index, 'x'], message: 'must lie aft of the frame before it' });
+        context.addIssue({
+          code: 'custom',
+          path: ['frames', index, 'x'],
+          message: 'must lie aft of the frame before it',
+        });
       }
       if (frame.top < frame.bottom) {
-        context.addIssue({ code: 'custom', path: ['frames', index, 'top'], message: 'must not lie below the lower edge' });
+        context.addIssue({
+          code: 'custom',
+          path: ['frames', index, 'top'],
+          message: 'must not lie below the lower edge',
+        });
       }
     });
   });
@@ -86,7 +94,11 @@ const attachmentSchema = z
   ])
   .superRefine((attachment, context) => {
     if (attachment.kind === 'slides' && attachment.to < attachment.from) {
-      context.addIssue({ code: 'custom', path: ['to'], message: 'must not lie in front of "from"' });
+      context.addIssue({
+        code: 'custom',
+        path: ['to'],
+        message: 'must not lie in front of "from"',
+      });
     }
   });
 
@@ -94,7 +106,19 @@ export const massItemSchema = z.strictObject({
   id: identifier('Name that other parts point to'),
   name: shortText('Name in words').default(''),
   category: z
-    .enum(['battery', 'motor', 'propeller', 'speedController', 'servo', 'receiver', 'payload', 'ballast', 'undercarriage', 'hardware', 'other'])
+    .enum([
+      'battery',
+      'motor',
+      'propeller',
+      'speedController',
+      'servo',
+      'receiver',
+      'payload',
+      'ballast',
+      'undercarriage',
+      'hardware',
+      'other',
+    ])
     .default('other')
     .meta({ description: 'Group it is summed under' }),
   mass: bounded('mass', 'Mass as computed or taken from a data sheet'),
@@ -108,14 +132,20 @@ export const massItemSchema = z.strictObject({
     })
     .optional()
     .meta({ description: 'Box it fills; gives it inertia of its own' }),
-  mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right; the mass is of one' }),
+  mirrored: z
+    .boolean()
+    .default(false)
+    .meta({ description: 'True for two of them, left and right; the mass is of one' }),
   attachment: attachmentSchema.default({ kind: 'fixed' }),
 });
 
 export const propulsionSchema = z.strictObject({
   id: identifier('Name of the drive'),
   name: shortText('Name in words').default(''),
-  kind: z.enum(['tractor', 'pusher']).default('tractor').meta({ description: 'Propeller ahead of or behind its mount' }),
+  kind: z
+    .enum(['tractor', 'pusher'])
+    .default('tractor')
+    .meta({ description: 'Propeller ahead of or behind its mount' }),
   mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
   position: point('Centre of the propeller disc').default({ x: 0, y: 0, z: 0 }),
   downThrust: bounded('thrustAngle', 'Thrust line tilted nose down').default(0),

@@ -32,7 +32,10 @@ export const flightConditionsSchema = z.strictObject({
 export const balanceAimsSchema = z.strictObject({
   minimumStaticMargin: bounded('staticMargin', 'Least static margin that is wanted').default(0.05),
   maximumStaticMargin: bounded('staticMargin', 'Greatest static margin that is wanted').default(0.2),
-  statedMaximumLift: bounded('liftCoefficient', 'Maximum lift coefficient to use instead of the computed one').optional(),
+  statedMaximumLift: bounded(
+    'liftCoefficient',
+    'Maximum lift coefficient to use instead of the computed one',
+  ).optional(),
 });
 
 /**
@@ -42,7 +45,9 @@ export const balanceAimsSchema = z.strictObject({
  */
 export const designSchema = z
   .strictObject({
-    format: z.literal(DESIGN_FORMAT, { error: `must be "${DESIGN_FORMAT}"` }).meta({ description: 'Says what this file is' }),
+    format: z
+      .literal(DESIGN_FORMAT, { error: `must be "${DESIGN_FORMAT}"` })
+      .meta({ description: 'Says what this file is' }),
     version: z.literal(DESIGN_VERSION).meta({ description: 'Version of the file format' }),
     name: shortText('Name of the design').min(1, { error: 'must not be empty' }),
     notes: longText('Anything worth keeping').default(''),
@@ -64,7 +69,10 @@ export const designSchema = z
     revisions: listOf(revisionSchema, 200, 'Named states of this design'),
   })
   .superRefine(checkReferences)
-  .meta({ title: 'Inclinar design', description: 'One aircraft on paper: millimetres, grams, degrees, metres a second' });
+  .meta({
+    title: 'Inclinar design',
+    description: 'One aircraft on paper: millimetres, grams, degrees, metres a second',
+  });
 
 export type Design = z.output<typeof designSchema>;
 export type DesignInput = z.input<typeof designSchema>;

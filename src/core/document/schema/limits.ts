@@ -78,16 +78,10 @@ export const identifier = (description: string) =>
     .meta({ description });
 
 export const shortText = (description: string) =>
-  z
-    .string()
-    .max(200, { error: 'must be at most 200 characters' })
-    .meta({ description });
+  z.string().max(200, { error: 'must be at most 200 characters' }).meta({ description });
 
 export const longText = (description: string) =>
-  z
-    .string()
-    .max(20000, { error: 'must be at most 20000 characters' })
-    .meta({ description });
+  z.string().max(20000, { error: 'must be at most 20000 characters' }).meta({ description });
 
 /** A point in document axes: x aft, y to the right wing, z up. */
 export const point = (description: string) =>

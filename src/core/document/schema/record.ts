@@ -20,7 +20,13 @@ export const briefSchema = z.strictObject({
     .default([])
     .meta({ description: 'Controls wanted' }),
   drawer: z
-    .array(z.strictObject({ kind: shortText('What it is'), name: shortText('Name'), mass: bounded('mass', 'Mass').optional() }))
+    .array(
+      z.strictObject({
+        kind: shortText('What it is'),
+        name: shortText('Name'),
+        mass: bounded('mass', 'Mass').optional(),
+      }),
+    )
     .default([])
     .meta({ description: 'Sheets, packs, motors and spars at hand' }),
 });
@@ -50,11 +56,19 @@ export const flightSchema = z.strictObject({
   wind: z.number().min(0).max(30).optional().meta({ description: 'Mean wind [m/s]' }),
   duration: z.number().min(0).max(86400).optional().meta({ description: 'Time in the air [s]' }),
   trims: z
-    .array(z.strictObject({ control: identifier('Control'), deflection: bounded('angle', 'Trim found, trailing edge down positive') }))
+    .array(
+      z.strictObject({
+        control: identifier('Control'),
+        deflection: bounded('angle', 'Trim found, trailing edge down positive'),
+      }),
+    )
     .default([])
     .meta({ description: 'Trim found in flight' }),
   changed: longText('The one thing that was changed before this flight').default(''),
-  verdict: z.enum(['better', 'same', 'worse', 'unknown']).default('unknown').meta({ description: 'Against the flight before' }),
+  verdict: z
+    .enum(['better', 'same', 'worse', 'unknown'])
+    .default('unknown')
+    .meta({ description: 'Against the flight before' }),
   notes: longText('What was seen').default(''),
 });
 
@@ -64,16 +78,18 @@ export const revisionSchema = z.strictObject({
   at: moment,
   parent: identifier('Revision it grew from').optional(),
   notes: longText('Why').default(''),
-  design: z
-    .record(z.string(), z.unknown())
-    .meta({ description: 'The whole design as it was, in the form of its own version, without its revisions' }),
+  design: z.record(z.string(), z.unknown()).meta({
+    description: 'The whole design as it was, in the form of its own version, without its revisions',
+  }),
 });
 
 export const toleranceSchema = z.strictObject({
   field: z
     .string()
     .regex(/^(\/[A-Za-z0-9_-]+)+$/, { error: 'must be a path such as /surfaces/wing/incidence' })
-    .meta({ description: 'Path of a number in this document; list members are named by their id, or by their place' }),
+    .meta({
+      description: 'Path of a number in this document; list members are named by their id, or by their place',
+    }),
   plusMinus: bounded('plusMinus', 'Half width of the band, in the unit of that field'),
 });
 

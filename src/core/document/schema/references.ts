@@ -14,7 +14,12 @@ interface Referring {
   propulsion: Named[];
   mixes: { terms: { control: string }[] }[];
   tolerances: { field: string }[];
-  assemblies: (Named & { surfaces: string[]; bodies: string[]; massItems: string[]; propulsion: string[] })[];
+  assemblies: (Named & {
+    surfaces: string[];
+    bodies: string[];
+    massItems: string[];
+    propulsion: string[];
+  })[];
 }
 
 type Report = (path: (string | number)[], message: string) => void;
@@ -56,7 +61,9 @@ export function checkReferences(design: Referring, context: z.RefinementCtx): vo
     if (attachment.body !== undefined) require('bodies', attachment.body, ['massItems', index, 'attachment', 'body']);
   });
   design.mixes.forEach((mix, mixIndex) =>
-    mix.terms.forEach((term, index) => require('controls', term.control, ['mixes', mixIndex, 'terms', index, 'control'])),
+    mix.terms.forEach((term, index) =>
+      require('controls', term.control, ['mixes', mixIndex, 'terms', index, 'control']),
+    ),
   );
   design.assemblies.forEach((assembly, index) => {
     for (const list of ['surfaces', 'bodies', 'massItems', 'propulsion'] as const) {

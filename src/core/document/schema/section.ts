@@ -16,20 +16,14 @@ export const sectionSchema = z
       kind: z.literal('steppedPlate').meta({ description: 'A sheet doubled over part of the chord' }),
       thickness: bounded('thickness', 'Thickness of one sheet'),
       stepPosition: bounded('stationAlongChord', 'Where the doubled part ends, from the leading edge'),
-      stepSide: z
-        .enum(['upper', 'lower'])
-        .default('upper')
-        .meta({ description: 'Side that carries the second sheet' }),
+      stepSide: z.enum(['upper', 'lower']).default('upper').meta({ description: 'Side that carries the second sheet' }),
     }),
     z.strictObject({
       kind: z.literal('curvedPlate').meta({ description: 'A sheet bent over ribs' }),
       thickness: bounded('thickness', 'Board thickness'),
       camber: bounded('camber', 'Greatest camber as a fraction of the chord'),
       camberPosition: bounded('stationAlongChord', 'Where the camber is greatest').default(0.4),
-      openBelow: z
-        .boolean()
-        .default(true)
-        .meta({ description: 'True when the ribs are left open on the lower side' }),
+      openBelow: z.boolean().default(true).meta({ description: 'True when the ribs are left open on the lower side' }),
     }),
     z.strictObject({
       kind: z.literal('foldedOverSpar').meta({ description: 'A sheet folded at the nose over a spar' }),

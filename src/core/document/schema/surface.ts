@@ -2,15 +2,7 @@ import { z } from 'zod';
 import { bounded, identifier, point, shortText } from './limits';
 import { sectionSchema } from './section';
 
-export const SURFACE_ROLES = [
-  'wing',
-  'secondWing',
-  'tailplane',
-  'canard',
-  'fin',
-  'vTail',
-  'tipFin',
-] as const;
+export const SURFACE_ROLES = ['wing', 'secondWing', 'tailplane', 'canard', 'fin', 'vTail', 'tipFin'] as const;
 
 export const stationSchema = z.strictObject({
   distanceFromRoot: bounded(
@@ -30,13 +22,17 @@ export const stationSchema = z.strictObject({
 export const controlSchema = z.strictObject({
   id: identifier('Name that mixes point to'),
   name: shortText('Name in words').default(''),
-  function: z
-    .enum(['aileron', 'elevator', 'rudder', 'elevon', 'flaperon', 'ruddervator', 'flap'])
-    .meta({ description: 'What it answers to; elevons answer to pitch and roll, ruddervators to pitch and yaw' }),
+  function: z.enum(['aileron', 'elevator', 'rudder', 'elevon', 'flaperon', 'ruddervator', 'flap']).meta({
+    description: 'What it answers to; elevons answer to pitch and roll, ruddervators to pitch and yaw',
+  }),
   from: bounded('fraction', 'Inboard end as a fraction of the distance root to tip').default(0),
   to: bounded('fraction', 'Outboard end as a fraction of the distance root to tip').default(1),
-  hingeInboard: bounded('fraction', 'Hinge at the inboard end, fraction of the local chord from the nose').default(0.75),
-  hingeOutboard: bounded('fraction', 'Hinge at the outboard end, fraction of the local chord from the nose').default(0.75),
+  hingeInboard: bounded('fraction', 'Hinge at the inboard end, fraction of the local chord from the nose').default(
+    0.75,
+  ),
+  hingeOutboard: bounded('fraction', 'Hinge at the outboard end, fraction of the local chord from the nose').default(
+    0.75,
+  ),
   allMoving: z
     .boolean()
     .default(false)
@@ -83,10 +79,9 @@ export const surfaceSchema = z
     role: z.enum(SURFACE_ROLES).meta({
       description: 'What it does; wing and secondWing make the reference area',
     }),
-    mirrored: z
-      .boolean()
-      .default(true)
-      .meta({ description: 'True for a pair left and right; false for one surface in the plane of symmetry' }),
+    mirrored: z.boolean().default(true).meta({
+      description: 'True for a pair left and right; false for one surface in the plane of symmetry',
+    }),
     position: point('Leading edge of the root station').default({ x: 0, y: 0, z: 0 }),
     incidence: bounded('incidence', 'Nose-up angle of the root chord against the datum line').default(0),
     stations: z
@@ -106,8 +101,13 @@ export const surfaceSchema = z
         lighteningFraction: bounded('fraction', 'Share of the board cut away in lightening holes').default(0),
       })
       .optional()
-      .meta({ description: 'What the board parts are made of; without it the surface weighs nothing' }),
-    measuredMass: bounded('mass', 'Weighed mass of the whole surface, both sides; replaces the computed one').optional(),
+      .meta({
+        description: 'What the board parts are made of; without it the surface weighs nothing',
+      }),
+    measuredMass: bounded(
+      'mass',
+      'Weighed mass of the whole surface, both sides; replaces the computed one',
+    ).optional(),
     asBuilt: z
       .strictObject({ left: sideSchema.optional(), right: sideSchema.optional() })
       .optional()
@@ -117,25 +117,50 @@ export const surfaceSchema = z
     surface.stations.forEach((station, index) => {
       const previous = surface.stations[index - 1];
       if (index === 0 && station.distanceFromRoot !== 0) {
-        context.addIssue({ code: 'custom', path: ['stations', 0, 'distanceFromRoot'], message: 'must be 0: the first station is the root' });
+        context.addIssue({
+          code: 'custom',
+          path: ['stations', 0, 'distanceFromRoot'],
+          message: 'must be 0: the first station is the root',
+        });
       }
       if (previous && station.distanceFromRoot - previous.distanceFromRoot < 1) {
-        context.addIssue({ code: 'custom', path: ['stations', index, 'distanceFromRoot'], message: `must be at least 1 mm beyond the station before it (${previous.distanceFromRoot} mm): stations run from root to tip` });
+        context.addIssue({
+          code: 'custom',
+          path: ['stations', index, 'distanceFromRoot'],
+          message: `must be at least 1 mm beyond the station before it (${previous.distanceFromRoot} mm): stations run from root to tip`,
+        });
       }
       const isPanel = index < surface.stations.length - 1;
       if (!surface.mirrored && isPanel && Math.abs(Math.abs(station.dihedral) - 90) > 1e-9) {
-        context.addIssue({ code: 'custom', path: ['stations', index, 'dihedral'], message: 'must be 90 or −90 on a surface that is not mirrored: a single surface lies in the plane of symmetry' });
+        context.addIssue({
+          code: 'custom',
+          path: ['stations', index, 'dihedral'],
+          message:
+            'must be 90 or −90 on a surface that is not mirrored: a single surface lies in the plane of symmetry',
+        });
       }
     });
     if (!surface.mirrored && surface.position.y !== 0) {
-      context.addIssue({ code: 'custom', path: ['position', 'y'], message: 'must be 0 on a surface that is not mirrored: a single surface lies in the plane of symmetry' });
+      context.addIssue({
+        code: 'custom',
+        path: ['position', 'y'],
+        message: 'must be 0 on a surface that is not mirrored: a single surface lies in the plane of symmetry',
+      });
     }
     if (surface.mirrored && surface.position.y < 0) {
-      context.addIssue({ code: 'custom', path: ['position', 'y'], message: 'must not be negative: a mirrored surface is drawn on the right side' });
+      context.addIssue({
+        code: 'custom',
+        path: ['position', 'y'],
+        message: 'must not be negative: a mirrored surface is drawn on the right side',
+      });
     }
     surface.controls.forEach((control, index) => {
       if (control.to - control.from < 0.01) {
-        context.addIssue({ code: 'custom', path: ['controls', index, 'to'], message: 'must lie outboard of "from" by at least 0.01' });
+        context.addIssue({
+          code: 'custom',
+          path: ['controls', index, 'to'],
+          message: 'must lie outboard of "from" by at least 0.01',
+        });
       }
     });
   });

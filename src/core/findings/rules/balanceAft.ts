@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inMillimetres, inPercent } from '../words';
 import { waysToBalanceAt } from './moveToWindow';
 
@@ -14,7 +14,8 @@ export const balanceAft: Rule = {
     const behind = mass.cg[0] - window.aft;
     if (behind <= 1e-6) return null;
     const unstable = pitch.staticMargin < 0.02;
-    const target = window.aft - AIM * Math.max(0, Math.min(window.aft - window.forward, 0.15 * (analysis.reference.meanChord ?? 0)));
+    const target =
+      window.aft - AIM * Math.max(0, Math.min(window.aft - window.forward, 0.15 * (analysis.reference.meanChord ?? 0)));
     return {
       id: 'balanceAft',
       severity: unstable ? 'stop' : 'caution',

@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inMillimetres } from '../words';
 import { waysToBalanceAt } from './moveToWindow';
 

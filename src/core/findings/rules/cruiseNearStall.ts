@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inSpeed } from '../words';
 
 const LEAST_RATIO = 1.25;
@@ -17,7 +17,12 @@ export const cruiseNearStall: Rule = {
       message: `Cruise at ${inSpeed(cruiseSpeed)} is only ${(cruiseSpeed / stall.speed).toFixed(2)} times the stall speed of ${inSpeed(stall.speed)}: a gust or a turn stalls it.`,
       numbers: { cruiseSpeed, stallSpeed: stall.speed },
       source: 'Load factor in a gust or turn, V_s √n',
-      remedies: [{ label: `Cruise at ${better} m/s`, change: [{ field: '/conditions/cruiseSpeed', value: better }] }],
+      remedies: [
+        {
+          label: `Cruise at ${better} m/s`,
+          change: [{ field: '/conditions/cruiseSpeed', value: better }],
+        },
+      ],
     };
   },
 };

@@ -1,5 +1,5 @@
 import { degreesFromRadians } from '../../units/convert';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inDegrees } from '../words';
 
 /** Share of the travel that hands-off cruise may take before it is worth a word. */

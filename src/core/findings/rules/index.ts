@@ -1,6 +1,7 @@
 import { withFields } from '../../document/applyChange';
 import { type Design, designSchema } from '../../document/schema/design';
-import type { AnalysisWithoutFindings, Finding, Remedy, Rule, Severity } from '../finding';
+import type { Finding, Remedy, Severity } from '../finding';
+import type { AnalysisWithoutFindings, Rule } from '../rule';
 import { balanceAft } from './balanceAft';
 import { balanceForward } from './balanceForward';
 import { cruiseNearStall } from './cruiseNearStall';
@@ -49,7 +50,13 @@ export function findFindings(design: Design, numbers: AnalysisWithoutFindings, t
   }));
 }
 
-function holds(design: Design, finding: Finding, { change }: Remedy, before: readonly Finding[], tryOut: TryOut): boolean {
+function holds(
+  design: Design,
+  finding: Finding,
+  { change }: Remedy,
+  before: readonly Finding[],
+  tryOut: TryOut,
+): boolean {
   const changed = designSchema.safeParse(withFields(design, change));
   if (!changed.success) return false;
   const after = checkRules(changed.data, tryOut(changed.data));

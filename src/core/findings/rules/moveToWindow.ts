@@ -1,7 +1,8 @@
 import { ballastFor, placeForBalance, slidingItems } from '../../balance/placement';
 import type { Design } from '../../document/schema/design';
 import { metresFromMillimetres, millimetresFromMetres } from '../../units/convert';
-import type { AnalysisWithoutFindings, Remedy } from '../finding';
+import type { Remedy } from '../finding';
+import type { AnalysisWithoutFindings } from '../rule';
 import { tenths } from '../words';
 
 /**
@@ -22,9 +23,12 @@ export function waysToBalanceAt(design: Design, { mass }: AnalysisWithoutFinding
       change: [{ field: `/massItems/${item.id}/position/x`, value: position }],
     });
   }
-  for (const item of design.massItems.filter(({ category, measuredMass }) => category === 'ballast' && measuredMass === undefined)) {
+  for (const item of design.massItems.filter(
+    ({ category, measuredMass }) => category === 'ballast' && measuredMass === undefined,
+  )) {
     const without = balance.total - metresFromMillimetres(item.mass);
-    const x = (balance.total * balance.x - metresFromMillimetres(item.mass) * metresFromMillimetres(item.position.x)) / without;
+    const x =
+      (balance.total * balance.x - metresFromMillimetres(item.mass) * metresFromMillimetres(item.position.x)) / without;
     const needed = ballastFor(item.position.x, target, { total: without, x });
     if (needed === null) continue;
     remedies.push({

@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inMillimetres } from '../words';
 
 /** A balance point on foam can be set and kept to about this [m]. */
@@ -31,7 +31,10 @@ export const narrowWindow: Rule = {
             value: Math.round(station.chord * 1.25),
           })),
         })),
-        { label: 'Accept half the least margin', change: [{ field: '/balance/minimumStaticMargin', value: shrunk }] },
+        {
+          label: 'Accept half the least margin',
+          change: [{ field: '/balance/minimumStaticMargin', value: shrunk }],
+        },
       ],
     };
   },

@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 /** Without masses there is no balance to judge. */
 export const nothingWeighed: Rule = {
@@ -9,7 +9,8 @@ export const nothingWeighed: Rule = {
           id: 'nothingWeighed',
           severity: 'note',
           stage: 'weights',
-          message: 'Nothing has a mass yet, so only the neutral point is known. Choose a material for the board parts and add the equipment.',
+          message:
+            'Nothing has a mass yet, so only the neutral point is known. Choose a material for the board parts and add the equipment.',
           numbers: {},
           source: 'Sum of moments',
           remedies: [],

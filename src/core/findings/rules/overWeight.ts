@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inGrams } from '../words';
 
 /** Heavier than the brief allows. */

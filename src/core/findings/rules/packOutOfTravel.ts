@@ -1,5 +1,5 @@
 import { placeForBalance, slidingItems } from '../../balance/placement';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { tenths } from '../words';
 
 /** What slides for balance would have to leave its bay to bring the aircraft into the window. */
@@ -33,7 +33,10 @@ export const packOutOfTravel: Rule = {
               field: `/massItems/${item.id}/attachment/${beyond < 0 ? 'from' : 'to'}`,
               value: tenths(placement.position + Math.sign(beyond)),
             },
-            { field: `/massItems/${item.id}/position/x`, value: tenths(placement.position + Math.sign(beyond)) },
+            {
+              field: `/massItems/${item.id}/position/x`,
+              value: tenths(placement.position + Math.sign(beyond)),
+            },
           ],
         },
       ],

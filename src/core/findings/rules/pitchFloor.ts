@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { inSpeed } from '../words';
 
 /** Pitch control runs out before the speed at which one would like to land. */

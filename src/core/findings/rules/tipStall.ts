@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 /** Beyond this share of the half span a stall takes the ailerons and drops a wing. */
 const OUTBOARD = 0.7;
@@ -13,7 +13,12 @@ export const tipStall: Rule = {
     const last = surface.stations.length - 1;
     const washout = (degrees: number) => ({
       label: `Give the tip ${degrees}° more washout`,
-      change: [{ field: `/surfaces/${surface.id}/stations/${last}/twist`, value: surface.stations[last]!.twist - degrees }],
+      change: [
+        {
+          field: `/surfaces/${surface.id}/stations/${last}/twist`,
+          value: surface.stations[last]!.twist - degrees,
+        },
+      ],
     });
     return {
       id: 'tipStall',

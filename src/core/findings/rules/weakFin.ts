@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 /** Below this yaw stiffness per radian a model wanders. Usual range 0.04 to 0.12 (Etkin & Reid, section 3.9). */
 const LEAST_STIFFNESS = 0.03;

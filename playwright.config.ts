@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4391;
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60_000,
+  retries: 1,
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '.cache/results/browser.json' }],
+  ],
+  outputDir: '.cache/browser',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+    launchOptions: {
+      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+    trace: 'off',
+  },
+  webServer: {
+    command: `node dist/node/server.js --port ${PORT}`,
+    url: `http://127.0.0.1:${PORT}`,
+    reuseExistingServer: false,
+  },
+});
