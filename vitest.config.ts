@@ -4,9 +4,14 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+      '#': fileURLToPath(new URL('./', import.meta.url)),
+    },
+  },
   test: {
-    include: ['{src,server,cli,demo}/**/*.test.{ts,tsx}'],
+    include: ['{src,server,cli,demo,tests}/**/*.test.{ts,tsx}'],
     pool: 'threads',
     maxWorkers: 2,
     testTimeout: 60_000,

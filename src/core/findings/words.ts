@@ -8,3 +8,9 @@ export const inSpeed = (metresPerSecond: number): string => `${metresPerSecond.t
 export const inGrams = (kilograms: number): string => `${Math.round(kilograms * 1000)} g`;
 /** A length for a field: whole tenths of a millimetre. */
 export const tenths = (millimetres: number): number => Math.round(millimetres * 10) / 10;
+
+/** Name of a part as it opens a sentence. */
+export function nameOf({ name, id }: { readonly name: string; readonly id: string }): string {
+  const words = name || id;
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

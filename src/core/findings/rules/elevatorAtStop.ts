@@ -1,6 +1,6 @@
 import { degreesFromRadians } from '../../units/convert';
 import type { Rule } from '../rule';
-import { inDegrees } from '../words';
+import { inDegrees, nameOf } from '../words';
 
 /** Share of the travel that hands-off cruise may take before it is worth a word. */
 const MOST_SHARE = 0.4;
@@ -32,7 +32,7 @@ export const elevatorAtStop: Rule = {
       remedies: tail
         ? [
             {
-              label: `Set ${tail.name || tail.id} to ${(tail.incidence + turn).toFixed(1)}°`,
+              label: `Set ${nameOf(tail)} to ${(tail.incidence + turn).toFixed(1)}°`,
               change: [{ field: `/surfaces/${tail.id}/incidence`, value: tail.incidence + turn }],
             },
           ]

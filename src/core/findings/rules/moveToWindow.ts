@@ -3,7 +3,7 @@ import type { Design } from '../../document/schema/design';
 import { metresFromMillimetres, millimetresFromMetres } from '../../units/convert';
 import type { Remedy } from '../finding';
 import type { AnalysisWithoutFindings } from '../rule';
-import { tenths } from '../words';
+import { tenths, nameOf } from '../words';
 
 /**
  * Ways to bring the balance to a target [m]: slide what slides, move the wing,
@@ -19,7 +19,7 @@ export function waysToBalanceAt(design: Design, { mass }: AnalysisWithoutFinding
     if (Math.abs(position - item.position.x) < 0.5) continue;
     const way = position < item.position.x ? 'forward' : 'back';
     remedies.push({
-      label: `Slide ${item.name || item.id} ${way} by ${Math.abs(Math.round(position - item.position.x))} mm`,
+      label: `Slide ${nameOf(item)} ${way} by ${Math.abs(Math.round(position - item.position.x))} mm`,
       change: [{ field: `/massItems/${item.id}/position/x`, value: position }],
     });
   }
@@ -32,7 +32,7 @@ export function waysToBalanceAt(design: Design, { mass }: AnalysisWithoutFinding
     const needed = ballastFor(item.position.x, target, { total: without, x });
     if (needed === null) continue;
     remedies.push({
-      label: `Make ${item.name || item.id} ${Math.round(needed)} g`,
+      label: `Make ${nameOf(item)} ${Math.round(needed)} g`,
       change: [{ field: `/massItems/${item.id}/mass`, value: Math.round(needed) }],
     });
   }
@@ -48,7 +48,7 @@ function wingShift(design: Design, missing: number): Remedy[] {
   const wing = wings[0]!;
   return [
     {
-      label: `Move ${wing.name || wing.id} ${shift > 0 ? 'back' : 'forward'} by ${Math.abs(Math.round(shift))} mm`,
+      label: `Move ${nameOf(wing)} ${shift > 0 ? 'back' : 'forward'} by ${Math.abs(Math.round(shift))} mm`,
       change: [{ field: `/surfaces/${wing.id}/position/x`, value: tenths(wing.position.x + shift) }],
     },
   ];

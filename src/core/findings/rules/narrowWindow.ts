@@ -1,5 +1,5 @@
 import type { Rule } from '../rule';
-import { inMillimetres } from '../words';
+import { inMillimetres, nameOf } from '../words';
 
 /** A balance point on foam can be set and kept to about this [m]. */
 const BUILDING_ACCURACY = 0.004;
@@ -25,7 +25,7 @@ export const narrowWindow: Rule = {
       source: 'Etkin & Reid, Dynamics of Flight, section 2.4',
       remedies: [
         ...tails.map((tail) => ({
-          label: `Make the chords of ${tail.name || tail.id} a quarter larger`,
+          label: `Make the chords of ${nameOf(tail)} a quarter larger`,
           change: tail.stations.map((station, index) => ({
             field: `/surfaces/${tail.id}/stations/${index}/chord`,
             value: Math.round(station.chord * 1.25),

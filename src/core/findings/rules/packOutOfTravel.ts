@@ -1,6 +1,6 @@
 import { placeForBalance, slidingItems } from '../../balance/placement';
 import type { Rule } from '../rule';
-import { tenths } from '../words';
+import { tenths, nameOf } from '../words';
 
 /** What slides for balance would have to leave its bay to bring the aircraft into the window. */
 export const packOutOfTravel: Rule = {
@@ -21,7 +21,7 @@ export const packOutOfTravel: Rule = {
       severity: 'stop',
       stage: 'balance',
       message:
-        `${item.name || item.id} would have to sit at ${Math.round(placement.position)} mm to bring the balance into the window, ` +
+        `${nameOf(item)} would have to sit at ${Math.round(placement.position)} mm to bring the balance into the window, ` +
         `${Math.round(Math.abs(beyond))} mm ${beyond < 0 ? 'ahead of' : 'behind'} the end of its bay.`,
       numbers: { wanted: placement.position / 1000, reachable: placement.reachable / 1000 },
       source: 'Sum of moments',

@@ -1,4 +1,5 @@
 import type { Rule } from '../rule';
+import { nameOf } from '../words';
 
 /** Beyond this share of the half span a stall takes the ailerons and drops a wing. */
 const OUTBOARD = 0.7;
@@ -24,7 +25,7 @@ export const tipStall: Rule = {
       id: 'tipStall',
       severity: 'caution',
       stage: 'wing',
-      message: `${surface.name || surface.id} stalls first at ${Math.round(stall.startsAtSpanFraction * 100)} % of its half span: near the tip a stall drops a wing.`,
+      message: `${nameOf(surface)} stalls first at ${Math.round(stall.startsAtSpanFraction * 100)} % of its half span: near the tip a stall drops a wing.`,
       numbers: { spanFraction: stall.startsAtSpanFraction },
       source: 'Critical section (Abbott & von Doenhoff, section 1.5)',
       remedies: [washout(2), washout(4)],

@@ -1,0 +1,136 @@
+import { describe, expect, test } from 'vitest';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
+import { badNumbers, expectWithin } from '#/tests/matchers';
+import { airAt, GRAVITY } from './aero/atmosphere';
+import { analyse } from './analyse';
+import { forgetInfluence } from './analysis/influenceCache';
+import { withFields } from './document/applyChange';
+
+/** Keys of the command line's contract; other programs read them. */
+const CONTRACT: Record<string, readonly string[]> = {
+  reference: ['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'],
+  mass: ['total', 'cg', 'inertia'],
+  pitch: ['liftSlope', 'zeroLiftAlpha', 'momentSlope', 'zeroLiftMoment', 'neutralPoint', 'neutralPointWithoutTail', 'staticMargin', 'downwash', 'downwashSlope', 'pitchDamping'],
+  lateral: ['sideForceSlope', 'dihedralEffect', 'yawStiffness', 'rollDamping', 'yawDamping', 'rollFromYawRate', 'yawFromRollRate', 'rollFromAileron', 'yawFromAileron', 'rollFromRudder', 'yawFromRudder'],
+  lift: ['shares'],
+  trim: ['speed', 'alpha', 'elevator', 'liftCoefficient'],
+  stall: ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'],
+  drag: ['induced', 'spanEfficiency', 'profile', 'total'],
+  speeds: ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor'],
+  window: ['forward', 'aft', 'forwardBecause', 'aftBecause'],
+};
+
+const groupsOf = (analysis: object) => analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;
+
+function expectContract(analysis: ReturnType<typeof analyse>): void {
+  expect(badNumbers(analysis)).toEqual([]);
+  for (const [group, keys] of Object.entries(CONTRACT)) {
+    for (const key of keys) {
+      const holder = groupsOf(analysis)[group]!;
+      expect(Object.hasOwn(holder, key), `${group}.${key}`).toBe(true);
+      if (holder[key] === null) expect(holder.reasons[key], `reason of ${group}.${key}`).toMatch(/\w{3}/);
+    }
+  }
+}
+
+describe('contract', () => {
+  test.each(DEMO_NAMES)('%s: every key a number or a reason, whole and surfaces only, both wakes', (name) => {
+    for (const surfacesOnly of [false, true]) {
+      for (const wake of ['datum', 'wind'] as const) expectContract(analyse(demoDesign(name), { surfacesOnly, wake, withoutRemedies: true }));
+    }
+  });
+
+  test.each([
+    ['nothing at all', designOf([])],
+    ['a wing and nothing else', designOf([trapezoid(500, 200)])],
+    ['a tail without a wing', designOf([{ ...trapezoid(200, 100), role: 'tailplane' }])],
+    ['a fin without a wing', designOf([{ id: 'fin', role: 'fin', mirrored: false, stations: [{ distanceFromRoot: 0, chord: 100, dihedral: 90 }, { distanceFromRoot: 100, chord: 80, dihedral: 90 }] }])],
+    ['an upright wing', designOf([{ ...trapezoid(500, 200), stations: [{ distanceFromRoot: 0, chord: 200, dihedral: 90 }, { distanceFromRoot: 500, chord: 200 }] }])],
+    ['mass without a wing', designOf([], { massItems: [{ id: 'm', mass: 100 }] })],
+    ['far too heavy', simpleAircraft(90, { massItems: [{ id: 'm', mass: 50000, position: { x: 90 } }] })],
+    ['a balance point a metre behind', simpleAircraft(1500)],
+  ])('%s', (_, design) => {
+    expectContract(analyse(design));
+  });
+});
+
+describe('numbers', () => {
+  const design = simpleAircraft();
+  const analysis = analyse(design);
+
+  test('stall speed by hand from its own C_Lmax', () => {
+    const { density } = airAt(0, 15);
+    expect(density).toBeCloseTo(1.225, 3);
+    const wanted = Math.sqrt((2 * 0.6 * GRAVITY) / (density * analysis.reference.area! * analysis.stall.liftCoefficient!));
+    expectWithin(analysis.stall.speed, wanted, 1e-9);
+  });
+
+  test('static margin and approach speed by their definitions', () => {
+    expectWithin(analysis.pitch.staticMargin, (analysis.pitch.neutralPoint! - 0.09) / 0.2, 1e-9);
+    expect(analysis.speeds.approach).toBe(Math.max(1.3 * analysis.stall.speed!, analysis.speeds.pitchFloor!));
+  });
+
+  test('the moment slope is the margin times the normal-force slope', () => {
+    const slope = -analysis.pitch.staticMargin! * analysis.pitch.liftSlope!;
+    expectWithin(analysis.pitch.momentSlope, slope, 0.02);
+  });
+
+  test('shares of lift add up to one', () => {
+    expect(Object.values(analysis.lift.shares!).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+  });
+
+  test('a stated C_Lmax replaces the computed one', () => {
+    const stated = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.7 }]), { withoutRemedies: true });
+    expect(stated.stall.liftCoefficient).toBe(0.7);
+    expectWithin(stated.stall.speed, analysis.stall.speed! * Math.sqrt(analysis.stall.liftCoefficient! / 0.7), 1e-9);
+  });
+
+  test('thin air on a hot plateau raises the stall speed with the root of the density', () => {
+    const high = analyse(withFields(design, [{ field: '/conditions/elevation', value: 2500 }, { field: '/conditions/temperature', value: 30 }, { field: '/balance/statedMaximumLift', value: 0.9 }]), { withoutRemedies: true });
+    const low = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.9 }]), { withoutRemedies: true });
+    expectWithin(high.stall.speed! / low.stall.speed!, Math.sqrt(airAt(0, 15).density / airAt(2500, 30).density), 1e-9);
+  });
+
+  test('signs: stable fin, stable dihedral, damped roll and yaw, controls to the right', () => {
+    const { lateral, pitch } = analysis;
+    expect(lateral.yawStiffness).toBeGreaterThan(0);
+    expect(lateral.dihedralEffect).toBeLessThan(0);
+    expect(lateral.sideForceSlope).toBeLessThan(0);
+    expect(lateral.rollDamping).toBeLessThan(0);
+    expect(lateral.yawDamping).toBeLessThan(0);
+    expect(lateral.rollFromYawRate).toBeGreaterThan(0);
+    expect(lateral.rollFromAileron).toBeGreaterThan(0);
+    expect(lateral.yawFromRudder).toBeGreaterThan(0);
+    expect(pitch.momentFromElevator).toBeLessThan(0);
+    expect(pitch.pitchDamping).toBeLessThan(0);
+    expect(pitch.downwash).toBeGreaterThan(0);
+    expect(pitch.neutralPointWithoutTail).toBeLessThan(pitch.neutralPoint!);
+  });
+
+  test('the fast way equals the slow one: cached factors change no digit', () => {
+    const changed = withFields(design, [{ field: '/surfaces/tail/incidence', value: -1.5 }]);
+    const reused = analyse(changed);
+    forgetInfluence();
+    expect(analyse(changed)).toEqual(reused);
+  });
+
+  test('every headline number has its working, and its value is the number', () => {
+    const byId = new Map(analysis.workings.map((working) => [working.id, working]));
+    expect(byId.get('neutralPoint')!.value).toBe(analysis.pitch.neutralPoint);
+    expect(byId.get('meanChord')!.value).toBe(analysis.reference.meanChord);
+    expect(byId.get('centreOfGravity')!.value).toBe(analysis.mass.cg![0]);
+    expect(byId.get('staticMargin')!.value).toBe(analysis.pitch.staticMargin);
+    expect(byId.get('stallSpeed')!.value).toBe(analysis.stall.speed);
+    for (const working of analysis.workings) {
+      expect(working.inputs.length).toBeGreaterThan(0);
+      for (const words of [working.formula, working.source, working.range, working.bandBecause]) expect(words.length).toBeGreaterThan(4);
+    }
+  });
+
+  test('the band of the neutral point covers the other choice of wake', () => {
+    const wind = analyse(design, { wake: 'wind', surfacesOnly: true });
+    const datum = analyse(design, { surfacesOnly: true });
+    expect(Math.abs(wind.pitch.neutralPoint! - datum.pitch.neutralPoint!)).toBeLessThan(1.3 * datum.pitch.neutralPointBand! + 1e-4);
+  });
+});
