@@ -5,8 +5,8 @@ const PORT = 4391;
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 60_000,
-  retries: 1,
+  timeout: 40_000,
+  retries: process.env['CI'] ? 1 : 0,
   reporter: [
     ['list'],
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '.cache/results/browser.json' }],
@@ -28,6 +28,7 @@ export default defineConfig({
       ],
     },
     trace: 'off',
+    actionTimeout: 8_000,
   },
   webServer: {
     command: `node dist/node/server.js --port ${PORT}`,

@@ -6,6 +6,7 @@ import '@fontsource/ibm-plex-sans/greek-400.css';
 import '@/ui/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { readDesignText } from '@/core/document/readDesign';
 import { openDatabase } from '@/storage/database';
 import { designStore } from '@/storage/designStore';
 import { makeStore } from '@/store/store';
@@ -14,11 +15,18 @@ import { createAnalysisClient } from '@/workers/analysisClient';
 import { DEMO_NAMES, demoDesign } from '../demo';
 
 const designs = designStore(openDatabase());
-const session = makeStore({
-  designs,
-  analysis: createAnalysisClient(),
-  preview: createAnalysisClient(),
-});
+const preview = createAnalysisClient();
+const session = makeStore({ designs, analysis: createAnalysisClient(), preview });
+
+/** For scripts in the browser's console: a design document as text in, its whole analysis out. */
+async function analyseText(text: string): Promise<unknown> {
+  const read = readDesignText(text);
+  if (!read.ok) throw new Error(read.issues.map(({ path, message }) => `${path} ${message}`).join('; '));
+  const outcome = await preview.request(read.design);
+  if (outcome.kind !== 'done') throw new Error(outcome.kind === 'failed' ? outcome.message : 'A newer request took its place.');
+  return outcome.analysis;
+}
+Object.assign(window, { inclinar: { analyse: analyseText } });
 
 window.addEventListener('pagehide', () => void session.flush());
 document.addEventListener('visibilitychange', () => {

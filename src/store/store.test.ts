@@ -1,15 +1,167 @@
 import 'fake-indexeddb/auto';
-import { expect, test } from 'vitest';
+import { ActionCreators } from 'redux-undo';
+import { beforeEach, describe, expect, test } from 'vitest';
+import { simpleAircraft } from '#/tests/designs';
+import { analyse } from '@/core/analyse';
 import { openDatabase } from '@/storage/database';
-import { designStore } from '@/storage/designStore';
-import { makeStore } from './store';
-import { demoDesign } from '../../demo';
-test('x', async () => {
-  const designs = designStore(openDatabase('t1'));
-  const fake = { request: async () => ({ kind: 'superseded' as const }), close: () => {} };
-  const s = makeStore({ designs, analysis: fake, preview: fake });
-  const st = await designs.create(demoDesign('lagoon-postman'));
-  expect(await s.open(st.id)).toBe(true);
-  expect(s.store.getState().session.id).toBe(st.id);
-  expect(s.store.getState().document.present?.name).toBe('Lagoon Postman');
+import { type DesignStore, designStore } from '@/storage/designStore';
+import type { AnalysisClient } from '@/workers/analysisClient';
+import { previewDropped } from './analysisSlice';
+import { applyRemedy, editDesign, endDrag, previewRemedy, setFields, startDrag } from './edit';
+import { unitsChanged } from './settingsSlice';
+import { makeStore, type Session } from './store';
+
+/** Computes at once, in this thread. */
+const direct: AnalysisClient = {
+  request: async (design, options) => ({ kind: 'done', analysis: analyse(design, { ...options, grid: { strips: 6, chordwise: 3 } }), milliseconds: 1 }),
+  close: () => {},
+};
+
+let designs: DesignStore;
+let session: Session;
+let id: string;
+let count = 0;
+const settle = () => new Promise((done) => setTimeout(done, 20));
+const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
+const set = (value: unknown, gesture?: string) => session.store.dispatch(setFields([{ field: '/surfaces/wing/incidence', value }], gesture));
+
+beforeEach(async () => {
+  designs = designStore(openDatabase(`store-${++count}`));
+  session = makeStore({ designs, analysis: direct, preview: direct });
+  id = (await designs.create(simpleAircraft())).id;
+  expect(await session.open(id)).toBe(true);
+  await settle();
+});
+
+describe('editing', () => {
+  test('an edit changes the document, is computed and saved', async () => {
+    const before = session.store.getState().analysis.current!.trim.alpha!;
+    expect(set(4.5)).toBeNull();
+    await settle();
+    expect(session.store.getState().analysis.current!.trim.alpha).not.toBe(before);
+    await session.flush();
+    expect((await designs.load(id))!.design.surfaces[0]!.incidence).toBe(4.5);
+  });
+
+  test.each([
+    [90, /between -20/],
+    [Number.NaN, /must be a number/],
+    ['x', /must be a number/],
+  ])('%s is refused in words and changes nothing', (value, message) => {
+    const present = session.store.getState().document.present;
+    expect(set(value)).toMatchObject({ path: '/surfaces/0/incidence', message: expect.stringMatching(message) });
+    expect(session.store.getState().document.present).toBe(present);
+  });
+
+  test('undo and redo walk the steps; a gesture is one of them', () => {
+    set(1);
+    for (let step = 0; step < 10; step++) set(2 + step / 10, 'drag-1');
+    set(5, 'drag-2');
+    const undo = () => session.store.dispatch(ActionCreators.undo());
+    expect(incidence()).toBe(5);
+    undo();
+    expect(incidence()).toBe(2.9);
+    undo();
+    expect(incidence()).toBe(1);
+    undo();
+    expect(incidence()).toBe(3);
+    session.store.dispatch(ActionCreators.redo());
+    session.store.dispatch(ActionCreators.redo());
+    expect(incidence()).toBe(2.9);
+  });
+
+  test('opening starts a history of its own', async () => {
+    set(1);
+    await session.open(id);
+    expect(session.store.getState().document.past).toEqual([]);
+    expect(await session.open('missing')).toBe(false);
+    expect(session.store.getState().document.present).toBeNull();
+  });
+
+  test('with no document open nothing happens', async () => {
+    await session.open(null);
+    expect(set(1)).toBeNull();
+    expect(session.store.dispatch(editDesign((design) => design))).toBeNull();
+  });
+});
+
+describe('numbers beside the document', () => {
+  test('a drag leaves a ghost and asks for remedies only when it ends', async () => {
+    session.store.dispatch(setFields([{ field: '/massItems/lump/position/x', value: 130 }]));
+    await settle();
+    session.store.dispatch(startDrag());
+    session.store.dispatch(setFields([{ field: '/massItems/lump/position/x', value: 131 }], 'drag'));
+    await settle();
+    const { ghost, current } = session.store.getState().analysis;
+    expect(ghost!.mass.cg![0]).toBeLessThan(current!.mass.cg![0]);
+    expect(current!.findings.length).toBeGreaterThan(0);
+    expect(current!.findings.flatMap(({ remedies }) => remedies)).toEqual([]);
+    session.store.dispatch(endDrag());
+    await settle();
+    expect(session.store.getState().analysis.current!.findings.flatMap(({ remedies }) => remedies).length).toBeGreaterThan(0);
+  });
+
+  test('a remedy previews without changing anything, and is one step when taken', async () => {
+    const remedy = { label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] };
+    const present = session.store.getState().document.present;
+    session.store.dispatch(previewRemedy(remedy));
+    await settle();
+    const { preview, current } = session.store.getState().analysis;
+    expect(preview!.analysis.mass.cg![0]).toBeLessThan(current!.mass.cg![0]);
+    expect(session.store.getState().document.present).toBe(present);
+    session.store.dispatch(applyRemedy(remedy));
+    await settle();
+    expect(session.store.getState().analysis.preview).toBeNull();
+    expect(session.store.getState().analysis.current!.mass.cg).toEqual(preview!.analysis.mass.cg);
+    session.store.dispatch(ActionCreators.undo());
+    expect(session.store.getState().document.present).toBe(present);
+  });
+
+  test('a preview that was left before it came is not shown', async () => {
+    session.store.dispatch(previewRemedy({ label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] }));
+    session.store.dispatch(previewDropped());
+    await settle();
+    expect(session.store.getState().analysis.preview).toBeNull();
+  });
+
+  test('a failure is told, and the numbers from before stay', async () => {
+    const failing: AnalysisClient = { request: async () => ({ kind: 'failed', message: 'broke' }), close: () => {} };
+    const other = makeStore({ designs, analysis: failing, preview: direct });
+    await other.open(id);
+    await settle();
+    expect(other.store.getState().analysis.failure).toBe('broke');
+  });
+});
+
+describe('settings and tabs', () => {
+  test('units are remembered; a broken setting is left aside', async () => {
+    session.store.dispatch(unitsChanged({ length: 'in' }));
+    await settle();
+    const again = makeStore({ designs, analysis: direct, preview: direct });
+    await again.loadSettings();
+    expect(again.store.getState().settings.units.length).toBe('in');
+    await designs.writeSetting('settings', { units: { length: 'cubit' } });
+    const third = makeStore({ designs, analysis: direct, preview: direct });
+    await third.loadSettings();
+    expect(third.store.getState().settings.units.length).toBe('mm');
+  });
+
+  test('another tab’s state is followed when nothing here is unsaved', async () => {
+    const theirs = { ...simpleAircraft(), name: 'From the other tab' };
+    await designs.save(id, theirs, 1);
+    await session.followOtherTabs(id, 2);
+    expect(session.store.getState().document.present!.name).toBe('From the other tab');
+  });
+
+  test.each(['theirs', 'copy'] as const)('a conflict is resolved: %s', async (choice) => {
+    await designs.save(id, { ...simpleAircraft(), name: 'Theirs' }, 1);
+    set(7);
+    await session.flush();
+    expect(session.store.getState().session.save).toBe('conflict');
+    const open = await session.resolveConflict(choice);
+    const names = (await designs.list()).map(({ name }) => name).sort();
+    expect(names).toEqual(choice === 'copy' ? ['Test (this tab)', 'Theirs'] : ['Theirs']);
+    expect(incidence()).toBe(choice === 'copy' ? 7 : 3);
+    expect(open === id).toBe(choice === 'theirs');
+  });
 });

@@ -35,8 +35,10 @@ export function createAnalysisClient(
   let atWork: Job | null = null;
   let waiting: Job | null = null;
 
-  const died = () => {
-    running?.worker.terminate();
+  const died = (which: ReturnType<typeof start>) => {
+    // A dead worker may complain more than once; its successor is not to suffer for it.
+    if (running !== which) return;
+    which.worker.terminate();
     running = null;
     const job = atWork;
     atWork = null;
@@ -53,9 +55,10 @@ export function createAnalysisClient(
     waiting = null;
     atWork = job;
     if (!running) {
-      running = start();
-      running.worker.addEventListener('error', died);
-      running.worker.addEventListener('messageerror', died);
+      const fresh = start();
+      running = fresh;
+      fresh.worker.addEventListener('error', () => died(fresh));
+      fresh.worker.addEventListener('messageerror', () => died(fresh));
     }
     Promise.resolve(running.service.analyse(job.design, job.options)).then(
       (answer) => finish(job, answer),

@@ -1,0 +1,52 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+
+/** Opens a demo design by name, at a stage. */
+export async function openDesign(page: Page, name: string, stage?: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name, exact: true }).click();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  if (stage) await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+}
+
+/** Drags a handle by pixels, in small steps as a hand does. */
+export async function drag(page: Page, handle: Locator, dx: number, dy: number): Promise<void> {
+  const box = (await handle.boundingBox())!;
+  const x = box.x + box.width / 2;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= 10; step++) await page.mouse.move(x + (dx * step) / 10, y + (dy * step) / 10);
+  await page.mouse.up();
+}
+
+/** The numbers on the beam as text. */
+export async function beamNumbers(page: Page): Promise<string[]> {
+  const texts = await Promise.all(
+    ['beam-balance', 'beam-neutral', 'beam-margin'].map((id) => page.locator(`[data-number="${id}"]`).textContent()),
+  );
+  return texts.map((text) => text ?? '');
+}
+
+/** Axe finds nothing on the page as it is. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** Collects errors of the page; call the result at the end. */
+export function watchErrors(page: Page): () => void {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error') errors.push(message.text());
+  });
+  return () => expect(errors).toEqual([]);
+}
+
+/** An input by its whole label. */
+export function field(page: Page, label: string): Locator {
+  return page.getByRole('textbox', { name: label, exact: true });
+}
