@@ -17,7 +17,7 @@ export default defineConfig({
         ...entry('server', 'server/main.ts'),
         ...entry('analyse', 'cli/analyse.ts'),
         ...entry('validate', 'cli/validate.ts'),
-        ...entry('bench', 'cli/bench.ts'),
+        ...entry('bench', 'bench/main.bench.ts'),
         ...entry('screenshots', 'cli/screenshots.ts'),
       },
     },

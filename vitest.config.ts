@@ -11,7 +11,7 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['{src,server,cli,demo,tests}/**/*.test.{ts,tsx}'],
+    include: ['{src,server,cli,demo,tests,bench}/**/*.test.{ts,tsx}'],
     pool: 'threads',
     maxWorkers: 2,
     testTimeout: 60_000,

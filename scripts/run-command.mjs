@@ -5,6 +5,7 @@ import { ensureBuilt, ensureInstalled } from './steps.mjs';
 const [name, ...rest] = process.argv.slice(2);
 ensureInstalled();
 ensureBuilt('node');
+if (name === 'bench' || name === 'screenshots') ensureBuilt('app');
 const { status } = spawnSync(process.execPath, [`dist/node/${name}.js`, ...rest], {
   stdio: 'inherit',
 });

@@ -1,0 +1,70 @@
+import '@/core/zodSetup';
+import { existsSync } from 'node:fs';
+import { analyse } from '@/core/analyse';
+import { forgetInfluence } from '@/core/analysis/influenceCache';
+import { buildLattice, type Grid } from '@/core/aero/lattice';
+import { placeSurface } from '@/core/geometry/layout';
+import { demoDesign } from '../demo';
+import { measureDrag } from './browser.bench';
+import { solveTextbook, TEN_STREAMS } from './textbook.bench';
+
+/** Grids of about 100, 200 and 400 panels on the half aircraft. */
+const GRIDS: readonly Grid[] = [
+  { strips: 11, chordwise: 4 },
+  { strips: 18, chordwise: 5 },
+  { strips: 30, chordwise: 6 },
+];
+const ROUNDS = 9;
+
+const design = demoDesign('lagoon-postman');
+const print = (line: string) => process.stdout.write(`${line}\n`);
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const least = (values: number[]) => Math.min(...values);
+const show = (values: number[]) => `${least(values).toFixed(1)} least, ${median(values).toFixed(1)} median ms`;
+
+function time(job: () => void): number {
+  const start = performance.now();
+  job();
+  return performance.now() - start;
+}
+
+/** A shared machine drifts, so the kernels take turns and the ratio is what counts. */
+function compareKernels(): void {
+  print('whole analysis against a textbook kernel (one full matrix, nothing shared), taking turns');
+  for (const grid of GRIDS) {
+    const lattice = buildLattice(design.surfaces.map(placeSurface), grid);
+    const ours: number[] = [];
+    const dragged: number[] = [];
+    const textbook: number[] = [];
+    for (let round = 0; round < ROUNDS + 3; round++) {
+      forgetInfluence();
+      const whole = time(() => analyse(design, { grid, withoutRemedies: true }));
+      const again = time(() => analyse(design, { grid, withoutRemedies: true }));
+      const slow = lattice.panels > 250 && round % 3 !== 0 ? null : time(() => solveTextbook(lattice, TEN_STREAMS));
+      if (round < 3) continue;
+      ours.push(whole);
+      dragged.push(again);
+      if (slow !== null) textbook.push(slow);
+    }
+    print(`  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}; angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`);
+  }
+  print(`  memory in use ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB heap, ${(process.memoryUsage().arrayBuffers / 1e6).toFixed(0)} MB arrays`);
+}
+
+function countVariants(): void {
+  const start = performance.now();
+  let count = 0;
+  for (; count < 1000; count++) {
+    const variant = structuredClone(design);
+    variant.surfaces[0]!.incidence = 2 + count / 1000;
+    variant.massItems[0]!.position.x += count / 100;
+    analyse(variant, { withoutRemedies: true });
+    if (performance.now() - start > 30_000) break;
+  }
+  print(`  ${count} variants of angles and masses in ${((performance.now() - start) / 1000).toFixed(1)} s`);
+}
+
+compareKernels();
+countVariants();
+if (existsSync(process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium')) await measureDrag(print);
+else print('browser: Chromium is missing, so the drag was not measured');

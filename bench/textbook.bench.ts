@@ -1,0 +1,132 @@
+import type { Lattice } from '@/core/aero/lattice';
+import type { Strip, StripEdge } from '@/core/aero/strips';
+
+/**
+ * The kernel as a textbook writes it, kept as the yardstick: one full matrix
+ * over both halves, every horseshoe by itself, one elimination, velocities at
+ * the bound vortices summed anew for every case. Nothing is shared. Wakes are
+ * lines everywhere, so it speaks for single surfaces.
+ * Source: Katz & Plotkin, Low-Speed Aerodynamics, 2nd ed., program 14 in words.
+ */
+type Point = [number, number, number];
+
+interface Panel {
+  readonly a: Point;
+  readonly b: Point;
+  readonly control: Point;
+  readonly force: Point;
+  readonly normal: Point;
+}
+
+const subtract = (p: Point, q: Point): Point => [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
+const dot = (p: Point, q: Point) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2];
+const cross = (p: Point, q: Point): Point => [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
+const length = (p: Point) => Math.sqrt(dot(p, p));
+const mirror = ([x, y, z]: Point): Point => [x, -y, z];
+
+function panelsOf(lattice: Lattice): Panel[] {
+  const right = lattice.strips.flatMap((strip) =>
+    Array.from(lattice.cells.vortex, (vortex, k): Panel => {
+      const at = (edge: StripEdge, fraction: number): Point => [edge.x + fraction * edge.chord, edge.y, edge.z];
+      const a = at(strip.a, vortex);
+      const b = at(strip.b, vortex);
+      const share = (strip.middle - strip.from) / strip.width;
+      return {
+        a,
+        b,
+        control: at(strip.m, lattice.cells.control[k]!),
+        force: [a[0] + (b[0] - a[0]) * share, strip.m.y, strip.m.z],
+        normal: [0, -strip.tangentZ, strip.tangentY],
+      };
+    }),
+  );
+  const left = right.map(
+    ({ a, b, control, force, normal }): Panel => ({ a: mirror(b), b: mirror(a), control: mirror(control), force: mirror(force), normal: mirror(normal) }),
+  );
+  return [...right, ...left];
+}
+
+function segment(p: Point, from: Point, to: Point): Point {
+  const r1 = subtract(p, from);
+  const r2 = subtract(p, to);
+  const n1 = length(r1);
+  const n2 = length(r2);
+  const facing = n1 * n2 * (n1 * n2 + dot(r1, r2));
+  if (facing < 1e-10 * (n1 * n2) ** 2) return [0, 0, 0];
+  const factor = (n1 + n2) / (4 * Math.PI * facing);
+  const [x, y, z] = cross(r1, r2);
+  return [factor * x, factor * y, factor * z];
+}
+
+function halfLine(p: Point, from: Point): Point {
+  const [x, y, z] = subtract(p, from);
+  const across = y * y + z * z;
+  if (across < 1e-18) return [0, 0, 0];
+  const factor = (1 + x / Math.sqrt(x * x + across)) / (4 * Math.PI * across);
+  return [0, -factor * z, factor * y];
+}
+
+function horseshoe(p: Point, { a, b }: Panel): Point {
+  const bound = segment(p, a, b);
+  const inner = halfLine(p, a);
+  const outer = halfLine(p, b);
+  return [bound[0] + outer[0] - inner[0], bound[1] + outer[1] - inner[1], bound[2] + outer[2] - inner[2]];
+}
+
+/** Air that streams past without the aircraft, at a point. */
+export type Stream = (p: Point) => Point;
+
+/** Force and moment about the origin, per ρ, for each stream. */
+export function solveTextbook(lattice: Lattice, streams: readonly Stream[]): { force: Point; moment: Point }[] {
+  const panels = panelsOf(lattice);
+  const n = panels.length;
+  const matrix = panels.map(({ control, normal }) => panels.map((source) => dot(horseshoe(control, source), normal)));
+  const right = panels.map(({ control, normal }) => streams.map((stream) => -dot(stream(control), normal)));
+  for (let k = 0; k < n; k++) {
+    let pivot = k;
+    for (let i = k + 1; i < n; i++) if (Math.abs(matrix[i]![k]!) > Math.abs(matrix[pivot]![k]!)) pivot = i;
+    [matrix[k], matrix[pivot]] = [matrix[pivot]!, matrix[k]!];
+    [right[k], right[pivot]] = [right[pivot]!, right[k]!];
+    for (let i = k + 1; i < n; i++) {
+      const factor = matrix[i]![k]! / matrix[k]![k]!;
+      if (factor === 0) continue;
+      for (let j = k; j < n; j++) matrix[i]![j]! -= factor * matrix[k]![j]!;
+      for (let j = 0; j < streams.length; j++) right[i]![j]! -= factor * right[k]![j]!;
+    }
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    for (let c = 0; c < streams.length; c++) {
+      let sum = right[i]![c]!;
+      for (let j = i + 1; j < n; j++) sum -= matrix[i]![j]! * right[j]![c]!;
+      right[i]![c] = sum / matrix[i]![i]!;
+    }
+  }
+  return streams.map((stream, c) => {
+    const force: Point = [0, 0, 0];
+    const moment: Point = [0, 0, 0];
+    for (let i = 0; i < n; i++) {
+      const panel = panels[i]!;
+      const air = stream(panel.force);
+      for (let j = 0; j < n; j++) {
+        const induced = horseshoe(panel.force, panels[j]!);
+        for (let axis = 0; axis < 3; axis++) air[axis]! += induced[axis]! * right[j]![c]!;
+      }
+      const pull = cross(air, subtract(panel.b, panel.a));
+      const turn = cross(panel.force, pull);
+      for (let axis = 0; axis < 3; axis++) {
+        force[axis]! += right[i]![c]! * pull[axis]!;
+        moment[axis]! += right[i]![c]! * turn[axis]!;
+      }
+    }
+    return { force, moment };
+  });
+}
+
+/** Ten cases, as many as a whole analysis needs. */
+export const TEN_STREAMS: readonly Stream[] = Array.from({ length: 10 }, (_, index) => (p: Point): Point => [
+  1,
+  index > 5 ? 0.02 * index : 0,
+  0.05 + 0.01 * index * p[1],
+]);
+
+export type { Strip };
