@@ -22,8 +22,12 @@ export async function measureDrag(print: (line: string) => void): Promise<void> 
     await page.waitForTimeout(1500);
     const result = await page.evaluate(dragInPage, STEPS);
     print('drag of the wing tip in headless Chromium');
-    print(`  pointer event to redrawn beam: ${result.median.toFixed(1)} median, ${result.worst.toFixed(1)} 90th percentile ms over ${result.count} changes`);
-    print(`  frames while dragging: ${result.framesPerSecond.toFixed(0)} a second, longest ${result.longestFrame.toFixed(0)} ms`);
+    print(
+      `  pointer event to redrawn beam: ${result.median.toFixed(1)} median, ${result.worst.toFixed(1)} 90th percentile ms over ${result.count} changes`,
+    );
+    print(
+      `  frames while dragging: ${result.framesPerSecond.toFixed(0)} a second, longest ${result.longestFrame.toFixed(0)} ms`,
+    );
   } finally {
     await browser.close();
     server.close();
@@ -39,7 +43,16 @@ async function dragInPage(steps: number) {
   const y = box.y + box.height / 2;
   handle.setPointerCapture = () => {};
   const fire = (type: string, dx: number, dy: number) =>
-    handle.dispatchEvent(new PointerEvent(type, { clientX: x + dx, clientY: y + dy, pointerId: 1, button: 0, bubbles: true, cancelable: true }));
+    handle.dispatchEvent(
+      new PointerEvent(type, {
+        clientX: x + dx,
+        clientY: y + dy,
+        pointerId: 1,
+        button: 0,
+        bubbles: true,
+        cancelable: true,
+      }),
+    );
   const nextFrame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
   const delays: number[] = [];
   const frames: number[] = [];

@@ -46,9 +46,13 @@ function compareKernels(): void {
       dragged.push(again);
       if (slow !== null) textbook.push(slow);
     }
-    print(`  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}; angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`);
+    print(
+      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}; angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
+    );
   }
-  print(`  memory in use ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB heap, ${(process.memoryUsage().arrayBuffers / 1e6).toFixed(0)} MB arrays`);
+  print(
+    `  memory in use ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB heap, ${(process.memoryUsage().arrayBuffers / 1e6).toFixed(0)} MB arrays`,
+  );
 }
 
 function countVariants(): void {

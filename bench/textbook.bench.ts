@@ -20,7 +20,11 @@ interface Panel {
 
 const subtract = (p: Point, q: Point): Point => [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
 const dot = (p: Point, q: Point) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2];
-const cross = (p: Point, q: Point): Point => [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
+const cross = (p: Point, q: Point): Point => [
+  p[1] * q[2] - p[2] * q[1],
+  p[2] * q[0] - p[0] * q[2],
+  p[0] * q[1] - p[1] * q[0],
+];
 const length = (p: Point) => Math.sqrt(dot(p, p));
 const mirror = ([x, y, z]: Point): Point => [x, -y, z];
 
@@ -40,9 +44,13 @@ function panelsOf(lattice: Lattice): Panel[] {
       };
     }),
   );
-  const left = right.map(
-    ({ a, b, control, force, normal }): Panel => ({ a: mirror(b), b: mirror(a), control: mirror(control), force: mirror(force), normal: mirror(normal) }),
-  );
+  const left = right.map(({ a, b, control, force, normal }): Panel => ({
+    a: mirror(b),
+    b: mirror(a),
+    control: mirror(control),
+    force: mirror(force),
+    normal: mirror(normal),
+  }));
   return [...right, ...left];
 }
 

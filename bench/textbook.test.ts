@@ -16,8 +16,10 @@ test('the fast kernel gives what the textbook one gives: swept wing with dihedra
   let lift = 0;
   let pull = 0;
   for (let i = 0; i < lattice.panels; i++) {
-    lift += 2 * state.circulation[i]! * (state.u[i]! * model.matrices.boundY[i]! - state.v[i]! * model.matrices.boundX[i]!);
-    pull += 2 * state.circulation[i]! * (state.v[i]! * model.matrices.boundZ[i]! - state.w[i]! * model.matrices.boundY[i]!);
+    lift +=
+      2 * state.circulation[i]! * (state.u[i]! * model.matrices.boundY[i]! - state.v[i]! * model.matrices.boundX[i]!);
+    pull +=
+      2 * state.circulation[i]! * (state.v[i]! * model.matrices.boundZ[i]! - state.w[i]! * model.matrices.boundY[i]!);
   }
   expectWithin(lift, slow!.force[2], 1e-9);
   expectWithin(pull, slow!.force[0], 1e-9);

@@ -5,7 +5,12 @@ import type { z } from 'zod';
 export type SurfaceInput = z.input<typeof surfaceSchema>;
 
 /** A trapezoid wing, half span and chords in mm. */
-export function trapezoid(halfSpan: number, root: number, tip: number = root, more: Partial<SurfaceInput> = {}): SurfaceInput {
+export function trapezoid(
+  halfSpan: number,
+  root: number,
+  tip: number = root,
+  more: Partial<SurfaceInput> = {},
+): SurfaceInput {
   return {
     id: 'wing',
     role: 'wing',
@@ -61,7 +66,13 @@ export function simpleAircraft(massX = 90, more: Partial<DesignInput> = {}): Des
     {
       massItems: [
         { id: 'lump', mass: 500, position: { x: massX }, size: { length: 300, width: 600, height: 40 } },
-        { id: 'pack', mass: 100, position: { x: massX }, category: 'battery', attachment: { kind: 'slides', from: -100, to: 400 } },
+        {
+          id: 'pack',
+          mass: 100,
+          position: { x: massX },
+          category: 'battery',
+          attachment: { kind: 'slides', from: -100, to: 400 },
+        },
       ],
       conditions: { cruiseSpeed: 11 },
       ...more,

@@ -11,8 +11,31 @@ import { withFields } from './document/applyChange';
 const CONTRACT: Record<string, readonly string[]> = {
   reference: ['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'],
   mass: ['total', 'cg', 'inertia'],
-  pitch: ['liftSlope', 'zeroLiftAlpha', 'momentSlope', 'zeroLiftMoment', 'neutralPoint', 'neutralPointWithoutTail', 'staticMargin', 'downwash', 'downwashSlope', 'pitchDamping'],
-  lateral: ['sideForceSlope', 'dihedralEffect', 'yawStiffness', 'rollDamping', 'yawDamping', 'rollFromYawRate', 'yawFromRollRate', 'rollFromAileron', 'yawFromAileron', 'rollFromRudder', 'yawFromRudder'],
+  pitch: [
+    'liftSlope',
+    'zeroLiftAlpha',
+    'momentSlope',
+    'zeroLiftMoment',
+    'neutralPoint',
+    'neutralPointWithoutTail',
+    'staticMargin',
+    'downwash',
+    'downwashSlope',
+    'pitchDamping',
+  ],
+  lateral: [
+    'sideForceSlope',
+    'dihedralEffect',
+    'yawStiffness',
+    'rollDamping',
+    'yawDamping',
+    'rollFromYawRate',
+    'yawFromRollRate',
+    'rollFromAileron',
+    'yawFromAileron',
+    'rollFromRudder',
+    'yawFromRudder',
+  ],
   lift: ['shares'],
   trim: ['speed', 'alpha', 'elevator', 'liftCoefficient'],
   stall: ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'],
@@ -21,7 +44,8 @@ const CONTRACT: Record<string, readonly string[]> = {
   window: ['forward', 'aft', 'forwardBecause', 'aftBecause'],
 };
 
-const groupsOf = (analysis: object) => analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;
+const groupsOf = (analysis: object) =>
+  analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;
 
 function expectContract(analysis: ReturnType<typeof analyse>): void {
   expect(badNumbers(analysis)).toEqual([]);
@@ -37,7 +61,8 @@ function expectContract(analysis: ReturnType<typeof analyse>): void {
 describe('contract', () => {
   test.each(DEMO_NAMES)('%s: every key a number or a reason, whole and surfaces only, both wakes', (name) => {
     for (const surfacesOnly of [false, true]) {
-      for (const wake of ['datum', 'wind'] as const) expectContract(analyse(demoDesign(name), { surfacesOnly, wake, withoutRemedies: true }));
+      for (const wake of ['datum', 'wind'] as const)
+        expectContract(analyse(demoDesign(name), { surfacesOnly, wake, withoutRemedies: true }));
     }
   });
 
@@ -45,8 +70,32 @@ describe('contract', () => {
     ['nothing at all', designOf([])],
     ['a wing and nothing else', designOf([trapezoid(500, 200)])],
     ['a tail without a wing', designOf([{ ...trapezoid(200, 100), role: 'tailplane' }])],
-    ['a fin without a wing', designOf([{ id: 'fin', role: 'fin', mirrored: false, stations: [{ distanceFromRoot: 0, chord: 100, dihedral: 90 }, { distanceFromRoot: 100, chord: 80, dihedral: 90 }] }])],
-    ['an upright wing', designOf([{ ...trapezoid(500, 200), stations: [{ distanceFromRoot: 0, chord: 200, dihedral: 90 }, { distanceFromRoot: 500, chord: 200 }] }])],
+    [
+      'a fin without a wing',
+      designOf([
+        {
+          id: 'fin',
+          role: 'fin',
+          mirrored: false,
+          stations: [
+            { distanceFromRoot: 0, chord: 100, dihedral: 90 },
+            { distanceFromRoot: 100, chord: 80, dihedral: 90 },
+          ],
+        },
+      ]),
+    ],
+    [
+      'an upright wing',
+      designOf([
+        {
+          ...trapezoid(500, 200),
+          stations: [
+            { distanceFromRoot: 0, chord: 200, dihedral: 90 },
+            { distanceFromRoot: 500, chord: 200 },
+          ],
+        },
+      ]),
+    ],
     ['mass without a wing', designOf([], { massItems: [{ id: 'm', mass: 100 }] })],
     ['far too heavy', simpleAircraft(90, { massItems: [{ id: 'm', mass: 50000, position: { x: 90 } }] })],
     ['a balance point a metre behind', simpleAircraft(1500)],
@@ -62,7 +111,9 @@ describe('numbers', () => {
   test('stall speed by hand from its own C_Lmax', () => {
     const { density } = airAt(0, 15);
     expect(density).toBeCloseTo(1.225, 3);
-    const wanted = Math.sqrt((2 * 0.6 * GRAVITY) / (density * analysis.reference.area! * analysis.stall.liftCoefficient!));
+    const wanted = Math.sqrt(
+      (2 * 0.6 * GRAVITY) / (density * analysis.reference.area! * analysis.stall.liftCoefficient!),
+    );
     expectWithin(analysis.stall.speed, wanted, 1e-9);
   });
 
@@ -81,14 +132,25 @@ describe('numbers', () => {
   });
 
   test('a stated C_Lmax replaces the computed one', () => {
-    const stated = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.7 }]), { withoutRemedies: true });
+    const stated = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.7 }]), {
+      withoutRemedies: true,
+    });
     expect(stated.stall.liftCoefficient).toBe(0.7);
     expectWithin(stated.stall.speed, analysis.stall.speed! * Math.sqrt(analysis.stall.liftCoefficient! / 0.7), 1e-9);
   });
 
   test('thin air on a hot plateau raises the stall speed with the root of the density', () => {
-    const high = analyse(withFields(design, [{ field: '/conditions/elevation', value: 2500 }, { field: '/conditions/temperature', value: 30 }, { field: '/balance/statedMaximumLift', value: 0.9 }]), { withoutRemedies: true });
-    const low = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.9 }]), { withoutRemedies: true });
+    const high = analyse(
+      withFields(design, [
+        { field: '/conditions/elevation', value: 2500 },
+        { field: '/conditions/temperature', value: 30 },
+        { field: '/balance/statedMaximumLift', value: 0.9 },
+      ]),
+      { withoutRemedies: true },
+    );
+    const low = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.9 }]), {
+      withoutRemedies: true,
+    });
     expectWithin(high.stall.speed! / low.stall.speed!, Math.sqrt(airAt(0, 15).density / airAt(2500, 30).density), 1e-9);
   });
 
@@ -124,13 +186,16 @@ describe('numbers', () => {
     expect(byId.get('stallSpeed')!.value).toBe(analysis.stall.speed);
     for (const working of analysis.workings) {
       expect(working.inputs.length).toBeGreaterThan(0);
-      for (const words of [working.formula, working.source, working.range, working.bandBecause]) expect(words.length).toBeGreaterThan(4);
+      for (const words of [working.formula, working.source, working.range, working.bandBecause])
+        expect(words.length).toBeGreaterThan(4);
     }
   });
 
   test('the band of the neutral point covers the other choice of wake', () => {
     const wind = analyse(design, { wake: 'wind', surfacesOnly: true });
     const datum = analyse(design, { surfacesOnly: true });
-    expect(Math.abs(wind.pitch.neutralPoint! - datum.pitch.neutralPoint!)).toBeLessThan(1.3 * datum.pitch.neutralPointBand! + 1e-4);
+    expect(Math.abs(wind.pitch.neutralPoint! - datum.pitch.neutralPoint!)).toBeLessThan(
+      1.3 * datum.pitch.neutralPointBand! + 1e-4,
+    );
   });
 });

@@ -1,5 +1,5 @@
 import { loadPerAlphaWithoutTail } from './aero/aeroModel';
-import { lateralDerivatives, pitchDerivatives } from './aero/derivatives';
+import { lateralDerivatives, neutralPointAt, pitchDerivatives } from './aero/derivatives';
 import { downwashReceiver, meanDownwash } from './aero/downwash';
 import { crossLoads } from './aero/forces';
 import { stripLifts } from './aero/farField';
@@ -22,7 +22,7 @@ export type { AnalyseOptions } from './analysis/prepare';
 export type { Analysis } from './analysis/types';
 
 /** A coarse lattice that only says how far the choice of wake moves the neutral point. */
-const BAND_GRID = { strips: 8, chordwise: 3 };
+const BAND_GRID = { strips: 6, chordwise: 2 };
 
 /**
  * The whole story of one design: lay out, weigh, cut into a lattice, solve,
@@ -186,9 +186,12 @@ const NO_PITCH = 'No control answers to pitch.';
 const NO_ROLL = 'No control answers to roll.';
 const NO_YAW = 'No control answers to yaw.';
 
+/** Rise of the tilted wake that the band is taken from; the shift grows in proportion to it. */
+const BAND_RISE = 0.1;
+
 /** How far the neutral point moves when wakes leave along the wind instead of the datum [m]. */
 function wakeBand(prepared: Prepared, alpha: number): number {
   const coarse = prepare(prepared.design, { surfacesOnly: true, grid: BAND_GRID })!;
-  const at = (rise: number) => pitchDerivatives(coarse.modelAt(rise), alpha, 0, coarse.about).neutralPoint;
-  return Math.abs(at(Math.tan(alpha)) - at(0));
+  const at = (rise: number) => neutralPointAt(coarse.modelAt(rise), alpha, coarse.about);
+  return Math.abs(((at(BAND_RISE) - at(0)) * Math.tan(alpha)) / BAND_RISE);
 }

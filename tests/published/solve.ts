@@ -19,7 +19,7 @@ export function solveSurfaces(design: Design, grid: Grid = CONVERGED, rise = 0) 
   const lattice = buildLattice(placed, grid);
   const command = (name: 'pitch' | 'roll' | 'yaw') => commandAngles(lattice, mixOf(design, placed, name));
   const matrices = buildInfluence(lattice, { rise });
-  const model: AeroModel = aeroModel({ matrices, reference, pitch: command('pitch'), extra: NO_EXTRA_LOADS });
+  const model: AeroModel = aeroModel({ matrices, reference, pitch: command('pitch'), extra: () => NO_EXTRA_LOADS });
   return {
     model,
     reference,

@@ -1,8 +1,16 @@
 import type { Reference } from '../geometry/planform';
 import type { Vector3 } from '../units/convert';
 import type { CommandAngles } from './commands';
-import { combineCases, type FlowCase, solveCase, solveCaseWithoutTail, STILL_AIR } from './flowCase';
-import { addLoads, crossLoads, type Load, loadChange, NO_LOAD } from './forces';
+import {
+  combineCases,
+  controlCase,
+  type FlowCase,
+  solveCase,
+  solveCaseWithoutTail,
+  STILL_AIR,
+  unitCase,
+} from './flowCase';
+import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD, scaleLoad } from './forces';
 import type { InfluenceMatrices } from './influence';
 import { camberAndTwist, type Lattice } from './lattice';
 
@@ -39,14 +47,15 @@ export interface AeroModel {
   readonly pitch: CommandAngles;
   readonly extra: ExtraLoads;
   readonly stateAt: (alpha: number, pitchCommand: number) => FlowCase;
-  /** Loads by surface at a state, and the loads of everything else. */
-  readonly loadsAt: (alpha: number, pitchCommand: number, about: Vector3) => StateLoads;
+  /** Load of surfaces and everything else at a state. */
+  readonly loadAt: (alpha: number, pitchCommand: number, about: Vector3) => Load;
+  /** The solved cases: unit speed along the datum, unit speed up, unit pitch command. */
+  readonly level: FlowCase;
+  readonly rising: FlowCase;
+  readonly commanded: FlowCase | null;
 }
 
-export interface StateLoads {
-  readonly surfaces: readonly Load[];
-  readonly total: Load;
-}
+const ORIGIN: Vector3 = [0, 0, 0];
 
 /** Nose-up angle of every panel as drawn: incidence, camber and twist [rad]. */
 export function drawnAngles(lattice: Lattice): Float64Array {
@@ -62,31 +71,28 @@ export interface AeroModelInput {
   readonly matrices: InfluenceMatrices;
   readonly reference: Reference;
   readonly pitch: CommandAngles;
-  readonly extra: ExtraLoads;
+  /** Loads beside the surfaces, given the flow of a unit upwash. */
+  readonly extra: (rising: FlowCase) => ExtraLoads;
 }
 
-export function aeroModel({ matrices, reference, pitch, extra }: AeroModelInput): AeroModel {
+export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroModelInput): AeroModel {
   const { lattice } = matrices;
   const angles = drawnAngles(lattice);
-  const level = solveCase(matrices, {
-    parity: 'symmetric',
-    onset: { ...STILL_AIR, linear: [1, 0, 0] },
-    angles,
-  });
-  const rising = solveCase(matrices, {
-    parity: 'symmetric',
-    onset: { ...STILL_AIR, linear: [0, 0, 1] },
-  });
-  const commanded = pitch.hasEven
-    ? solveCase(matrices, { parity: 'symmetric', onset: STILL_AIR, extraAngles: pitch.even })
-    : null;
-  const stateAt = (alpha: number, pitchCommand: number): FlowCase => {
-    const parts: [number, FlowCase][] = [
-      [Math.cos(alpha), level],
-      [Math.sin(alpha), rising],
-    ];
-    if (commanded) parts.push([pitchCommand * Math.cos(alpha), commanded]);
-    return combineCases(parts);
+  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
+  const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
+  const extra = extraOf(rising);
+  const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even) : null;
+  const cases = commanded ? [level, rising, commanded] : [level, rising];
+  const weights = (alpha: number, command: number) => [Math.cos(alpha), Math.sin(alpha), command * Math.cos(alpha)];
+  const stateAt = (alpha: number, command: number): FlowCase => {
+    const share = weights(alpha, command);
+    return combineCases(cases.map((part, index) => [share[index]!, part]));
+  };
+  // The load is a quadratic form in the weights of the cases, so a state costs a handful of products.
+  const forms = cases.map((a) => cases.map((b) => addLoads(crossLoads(matrices, a, b, ORIGIN))));
+  const surfaceLoadAt = (alpha: number, command: number): Load => {
+    const share = weights(alpha, command);
+    return addLoads(forms.flatMap((row, i) => row.map((form, j) => scaleLoad(form, share[i]! * share[j]!))));
   };
   return {
     matrices,
@@ -95,12 +101,12 @@ export function aeroModel({ matrices, reference, pitch, extra }: AeroModelInput)
     angles,
     pitch,
     extra,
+    level,
+    rising,
+    commanded,
     stateAt,
-    loadsAt: (alpha, pitchCommand, about) => {
-      const state = stateAt(alpha, pitchCommand);
-      const surfaces = crossLoads(matrices, state, state, about);
-      return { surfaces, total: addLoads([...surfaces, extra.atAlpha(alpha, about)]) };
-    },
+    loadAt: (alpha, command, about) =>
+      addLoads([moveLoad(surfaceLoadAt(alpha, command), ORIGIN, about), extra.atAlpha(alpha, about)]),
   };
 }
 
@@ -129,14 +135,9 @@ export function longitudinal(
 /** Change of load with angle of attack without the tail, from the leading block of the same factors. */
 export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
   const { matrices, angles, extra } = model;
-  const solve = (linear: Vector3) =>
-    solveCaseWithoutTail(matrices, {
-      parity: 'symmetric',
-      onset: { ...STILL_AIR, linear },
-      angles,
-    });
-  const level = solve([1, 0, 0]);
-  const rising = solve([0, 0, 1]);
+  const onset = (linear: Vector3) => ({ ...STILL_AIR, linear });
+  const level = solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: onset([1, 0, 0]), angles });
+  const rising = unitCase(matrices, 'rising without tail', { parity: 'symmetric', onset: onset([0, 0, 1]) }, true);
   const turned = (angle: number) =>
     combineCases([
       [Math.cos(angle), level],

@@ -8,8 +8,12 @@ import { camberSlopeSeries, chordwiseCells, hingeSlopeSeries, type SlopeSeries, 
 function planeLattice(count: number, series: SlopeSeries) {
   const { vortex, control, controlAngle } = chordwiseCells(count);
   const matrix = Matrix.zeros(count, count);
-  for (let i = 0; i < count; i++) for (let j = 0; j < count; j++) matrix.set(i, j, 1 / (2 * Math.PI * (control[i]! - vortex[j]!)));
-  const strengths = solve(matrix, Matrix.columnVector([...controlAngle].map((angle) => -slopeAt(series, angle)))).to1DArray();
+  for (let i = 0; i < count; i++)
+    for (let j = 0; j < count; j++) matrix.set(i, j, 1 / (2 * Math.PI * (control[i]! - vortex[j]!)));
+  const strengths = solve(
+    matrix,
+    Matrix.columnVector([...controlAngle].map((angle) => -slopeAt(series, angle))),
+  ).to1DArray();
   return {
     lift: 2 * strengths.reduce((sum, strength) => sum + strength, 0),
     moment: -2 * strengths.reduce((sum, strength, k) => sum + strength * (vortex[k]! - 0.25), 0),

@@ -2,7 +2,7 @@ import type { Vector3 } from '../units/convert';
 import type { AeroModel } from './aeroModel';
 import { longitudinal } from './aeroModel';
 import type { CommandAngles } from './commands';
-import { type FlowCase, solveCase, STILL_AIR } from './flowCase';
+import { combineCases, controlCase, type FlowCase, solveCase, STILL_AIR, unitCase } from './flowCase';
 import { addLoads, type Load, loadChange, loadChangeBySurface, scaleLoad } from './forces';
 
 /**
@@ -52,7 +52,7 @@ export function pitchDerivatives(model: AeroModel, alpha: number, command: numbe
     loadChange(matrices, state, model.stateAt(alpha + Math.PI / 2, command), about),
     extra.perAlpha(alpha, about),
   ]);
-  const total = model.loadsAt(alpha, command, about).total;
+  const total = model.loadAt(alpha, command, about);
   const slope = longitudinal(byAlpha, alpha, reference);
   const drag = longitudinal(total, alpha, reference).drag;
   const rate = pitchRateCase(model, about, command);
@@ -72,12 +72,18 @@ export function pitchDerivatives(model: AeroModel, alpha: number, command: numbe
 }
 
 function elevatorChange(model: AeroModel, state: FlowCase, alpha: number, about: Vector3) {
-  const step = solveCase(model.matrices, {
-    parity: 'symmetric',
-    onset: STILL_AIR,
-    extraAngles: model.pitch.even.map((angle) => angle * Math.cos(alpha)),
-  });
+  const step = combineCases([[Math.cos(alpha), model.commanded!]]);
   return longitudinal(loadChange(model.matrices, state, step, about), alpha, model.reference);
+}
+
+/** x of the point about which the moment does not change with angle of attack, and nothing else [m]. */
+export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3): number {
+  const { matrices, extra } = model;
+  const byAlpha = addLoads([
+    loadChange(matrices, model.stateAt(alpha, 0), model.stateAt(alpha + Math.PI / 2, 0), about),
+    extra.perAlpha(alpha, about),
+  ]);
+  return about[0] - byAlpha.moment[1] / byAlpha.force[2];
 }
 
 /** Angles that meet the forward speed: drawn ones and the command. */
@@ -101,16 +107,23 @@ export interface LateralCases {
 
 /** The three lateral disturbances at unit β, p/V and r/V. */
 export function lateralCases(model: AeroModel, command: number, about: Vector3): LateralCases {
-  const odd = (linear: Vector3, turn: Vector3) =>
-    solveCase(model.matrices, {
-      parity: 'antisymmetric',
-      onset: { linear, turn, about },
-      angles: flownAngles(model, command),
-    });
+  const { matrices } = model;
+  const parity = 'antisymmetric';
+  const sideslip = unitCase(matrices, 'sideslip', { parity, onset: { ...STILL_AIR, linear: [0, -1, 0] } });
+  const rolling = unitCase(matrices, 'rolling', { parity, onset: { ...STILL_AIR, turn: [-1, 0, 0] } });
   return {
-    sideslip: odd([0, -1, 0], [0, 0, 0]),
-    rollRate: odd([0, 0, 0], [-1, 0, 0]),
-    yawRate: odd([0, 0, 0], [0, 0, -1]),
+    sideslip,
+    // Rolling about a line at height z is rolling about the datum and slipping by −z.
+    rollRate: combineCases([
+      [1, rolling],
+      [-about[2], sideslip],
+    ]),
+    // One half wing meets the air faster, so the angles as flown matter.
+    yawRate: solveCase(matrices, {
+      parity,
+      onset: { linear: [0, 0, 0], turn: [0, 0, -1], about },
+      angles: flownAngles(model, command),
+    }),
   };
 }
 
@@ -156,11 +169,7 @@ export function lateralDerivatives(model: AeroModel, input: LateralInput): Later
 
 /** Flow of one radian of a command's opposite part. */
 export function oddControlCase(model: AeroModel, { odd }: CommandAngles, alpha: number): FlowCase {
-  return solveCase(model.matrices, {
-    parity: 'antisymmetric',
-    onset: STILL_AIR,
-    extraAngles: odd.map((angle) => angle * Math.cos(alpha)),
-  });
+  return combineCases([[Math.cos(alpha), controlCase(model.matrices, 'antisymmetric', odd)]]);
 }
 
 /** Yaw stiffness and side force by surface, to say which one carries them. */

@@ -29,17 +29,18 @@ export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: Downwash
   const { lattice, symmetric } = matrices;
   const n = lattice.panels;
   const count = lattice.cells.count;
+  // What acts: everything but the group itself.
+  const acting = Float64Array.from(state.circulation, (strength, j) =>
+    surfaces.includes(lattice.strips[Math.floor(j / count)]!.surface) ? 0 : strength,
+  );
   let sum = 0;
   let area = 0;
   lattice.strips.forEach((strip, stripIndex) => {
     if (!surfaces.includes(strip.surface) || strip.tangentY < 0.1) return;
     for (let k = 0; k < count; k++) {
-      const i = stripIndex * count + k;
+      const row = (stripIndex * count + k) * n;
       let normal = 0;
-      for (let j = 0; j < n; j++) {
-        const source = lattice.strips[Math.floor(j / count)]!.surface;
-        if (!surfaces.includes(source)) normal += symmetric.normal[i * n + j]! * state.circulation[j]!;
-      }
+      for (let j = 0; j < n; j++) normal += symmetric.normal[row + j]! * acting[j]!;
       const share = strip.width * strip.m.chord;
       sum -= (share * normal) / strip.tangentY;
       area += share;

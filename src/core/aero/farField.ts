@@ -50,14 +50,14 @@ export function farField(matrices: InfluenceMatrices, state: FlowCase): FarField
 
 /** Velocity along the normal of `at` from the two trailing lines of `source` and of its image, unit circulation. */
 function farVelocity(at: Strip, source: Strip): number {
-  const line = (y: number, z: number): number => {
-    const dy = at.m.y - y;
-    const dz = at.m.z - z;
-    const across = dy * dy + dz * dz;
-    return across < 1e-18 ? 0 : (dz * at.tangentZ + dy * at.tangentY) / (2 * Math.PI * across);
-  };
-  const right = line(source.b.y, source.b.z) - line(source.a.y, source.a.z);
+  const { a, b } = source;
   // The image runs from its outer end, at −y, to its inner one.
-  const left = line(-source.a.y, source.a.z) - line(-source.b.y, source.b.z);
-  return right + left;
+  return farLine(at, b.y, b.z) - farLine(at, a.y, a.z) + farLine(at, -a.y, a.z) - farLine(at, -b.y, b.z);
+}
+
+function farLine(at: Strip, y: number, z: number): number {
+  const dy = at.m.y - y;
+  const dz = at.m.z - z;
+  const across = dy * dy + dz * dz;
+  return across < 1e-18 ? 0 : (dz * at.tangentZ + dy * at.tangentY) / (2 * Math.PI * across);
 }

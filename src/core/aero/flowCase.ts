@@ -56,6 +56,20 @@ export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCa
   return withVelocities(matrices, input.parity, circulation, input.onset);
 }
 
+/** Solves a case that depends on nothing but the lattice and what `key` says, or takes it from before. */
+export function unitCase(matrices: InfluenceMatrices, key: string, input: CaseInput, withoutTail = false): FlowCase {
+  const known = matrices.unitCases.get(key) as FlowCase | undefined;
+  if (known) return known;
+  const solved = withoutTail ? solveCaseWithoutTail(matrices, input) : solveCase(matrices, input);
+  matrices.unitCases.set(key, solved);
+  return solved;
+}
+
+/** A unit of a control: its key holds every angle, so a moved hinge is another case. */
+export function controlCase(matrices: InfluenceMatrices, parity: Parity, extraAngles: Float64Array): FlowCase {
+  return unitCase(matrices, `${parity}:${extraAngles.join()}`, { parity, onset: STILL_AIR, extraAngles });
+}
+
 /** The same case for the aircraft without its tail: the tail's panels carry nothing. */
 export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
   const { factors } = halfOf(matrices, input.parity);

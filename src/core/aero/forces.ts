@@ -1,5 +1,5 @@
 import type { Vector3 } from '../units/convert';
-import { type FlowCase, onsetAt } from './flowCase';
+import type { FlowCase, Onset } from './flowCase';
 import type { InfluenceMatrices } from './influence';
 
 /** Force [ρV² m²] and moment [ρV² m³] about a point, in document axes (x aft, y right, z up). */
@@ -43,28 +43,29 @@ export function crossLoads(
   const { lattice } = matrices;
   const count = lattice.cells.count;
   const lateral = parity !== air.parity;
+  const [x0, y0, z0] = about;
   const sums = lattice.surfaces.map(() => new Float64Array(6));
-  lattice.strips.forEach((strip, stripIndex) => {
+  const { vortex } = lattice.cells;
+  for (let stripIndex = 0; stripIndex < lattice.strips.length; stripIndex++) {
+    const strip = lattice.strips[stripIndex]!;
     const sum = sums[strip.surface]!;
-    const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
-    const normalY = -strip.tangentZ;
-    const normalZ = strip.tangentY;
-    const add = (x: number, y: number, z: number, fx: number, fy: number, fz: number) => {
-      const dx = x - about[0];
-      const dy = y - about[1];
-      const dz = z - about[2];
-      if (lateral) {
-        sum[1]! += sides * fy;
-        sum[3]! += sides * (dy * fz - dz * fy);
-        sum[5]! += sides * (dx * fy - dy * fx);
-      } else {
-        sum[0]! += sides * fx;
-        sum[2]! += sides * fz;
-        sum[4]! += sides * (dz * fx - dx * fz);
-      }
-    };
+    const { a, b, tangentY, tangentZ } = strip;
+    const first = stripIndex * count;
+    let fx = 0;
+    let fy = 0;
+    let fz = 0;
+    let mx = 0;
+    let my = 0;
+    let mz = 0;
+    const dy = matrices.forceY[first]! - y0;
+    const dz = matrices.forceZ[first]! - z0;
+    let strengthSum = 0;
+    let legA = 0;
+    let legB = 0;
+    let momentA = 0;
+    let momentB = 0;
     for (let k = 0; k < count; k++) {
-      const i = stripIndex * count + k;
+      const i = first + k;
       const strength = circulation[i]!;
       const u = air.u[i]!;
       const v = air.v[i]!;
@@ -72,39 +73,86 @@ export function crossLoads(
       const lx = matrices.boundX[i]!;
       const ly = matrices.boundY[i]!;
       const lz = matrices.boundZ[i]!;
-      add(
-        matrices.forceX[i]!,
-        matrices.forceY[i]!,
-        matrices.forceZ[i]!,
-        strength * (v * lz - w * ly),
-        strength * (w * lx - u * lz),
-        strength * (u * ly - v * lx),
-      );
-      for (const [edge, sign] of [
-        [strip.a, -1],
-        [strip.b, 1],
-      ] as const) {
-        const length = edge.chord * (1 - lattice.cells.vortex[k]!);
-        const x = edge.x + edge.chord - length / 2;
-        const [, ov, ow] = onsetAt(air.onset, x, edge.y, edge.z);
-        const along = ov * strip.tangentY + ow * strip.tangentZ;
-        if (along === 0) continue;
-        const pull = -sign * strength * length * along;
-        add(x, edge.y, edge.z, 0, pull * normalY, pull * normalZ);
-      }
+      const px = strength * (v * lz - w * ly);
+      const py = strength * (w * lx - u * lz);
+      const pz = strength * (u * ly - v * lx);
+      const dx = matrices.forceX[i]! - x0;
+      fx += px;
+      fy += py;
+      fz += pz;
+      mx += dy * pz - dz * py;
+      my += dz * px - dx * pz;
+      mz += dx * py - dy * px;
+      // Legs along the chord: length from the vortex to the trailing edge, middle of it.
+      const rest = 1 - vortex[k]!;
+      strengthSum += strength;
+      const onA =
+        strength * a.chord * rest * alongSpan(air.onset, a.x + a.chord * (1 - rest / 2), a.y, a.z, tangentY, tangentZ);
+      const onB =
+        strength * b.chord * rest * alongSpan(air.onset, b.x + b.chord * (1 - rest / 2), b.y, b.z, tangentY, tangentZ);
+      legA += onA;
+      legB -= onB;
+      momentA += onA * (a.x + a.chord * (1 - rest / 2) - x0);
+      momentB -= onB * (b.x + b.chord * (1 - rest / 2) - x0);
     }
-  });
+    if (strengthSum !== 0 || legA !== 0 || legB !== 0) {
+      // The pull of a leg is along the normal (0, −tz, ty).
+      const leg = legA + legB;
+      fy -= leg * tangentZ;
+      fz += leg * tangentY;
+      mx +=
+        legA * ((a.y - y0) * tangentY + (a.z - z0) * tangentZ) + legB * ((b.y - y0) * tangentY + (b.z - z0) * tangentZ);
+      my -= (momentA + momentB) * tangentY;
+      mz -= (momentA + momentB) * tangentZ;
+    }
+    const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
+    if (lateral) {
+      sum[1]! += sides * fy;
+      sum[3]! += sides * mx;
+      sum[5]! += sides * mz;
+    } else {
+      sum[0]! += sides * fx;
+      sum[2]! += sides * fz;
+      sum[4]! += sides * my;
+    }
+  }
   return sums.map((sum) => ({
     force: [sum[0]!, sum[1]!, sum[2]!],
     moment: [sum[3]!, sum[4]!, sum[5]!],
   }));
 }
 
-/** Force of a state, or its change when it is disturbed, summed over all surfaces. */
-export function totalLoad(matrices: InfluenceMatrices, state: FlowCase, about: Vector3): Load {
-  return addLoads(crossLoads(matrices, state, state, about));
+/** Component of an onset along the span of a strip. */
+function alongSpan(
+  { linear, turn, about }: Onset,
+  x: number,
+  y: number,
+  z: number,
+  tangentY: number,
+  tangentZ: number,
+): number {
+  const dx = x - about[0];
+  const dy = y - about[1];
+  const dz = z - about[2];
+  const v = linear[1] - (turn[2] * dx - turn[0] * dz);
+  const w = linear[2] - (turn[0] * dy - turn[1] * dx);
+  return v * tangentY + w * tangentZ;
 }
 
+/** The same load about another point: M' = M + (r − r') × F. */
+export function moveLoad({ force, moment }: Load, from: Vector3, to: Vector3): Load {
+  const [x, y, z] = [from[0] - to[0], from[1] - to[1], from[2] - to[2]];
+  return {
+    force,
+    moment: [
+      moment[0] + y * force[2] - z * force[1],
+      moment[1] + z * force[0] - x * force[2],
+      moment[2] + x * force[1] - y * force[0],
+    ],
+  };
+}
+
+/** Change of the whole load when a state is disturbed a little. */
 export function loadChange(matrices: InfluenceMatrices, state: FlowCase, change: FlowCase, about: Vector3): Load {
   return addLoads([...loadChangeBySurface(matrices, state, change, about)]);
 }

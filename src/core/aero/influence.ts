@@ -33,8 +33,8 @@ export interface InfluenceMatrices {
   readonly boundX: Float64Array;
   readonly boundY: Float64Array;
   readonly boundZ: Float64Array;
-  readonly normalY: Float64Array;
-  readonly normalZ: Float64Array;
+  /** Cases that depend on nothing but the lattice, solved once; by what they are. */
+  readonly unitCases: Map<string, unknown>;
 }
 
 export interface InfluenceOptions extends WakeDirection {
@@ -106,6 +106,7 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
     lattice,
     symmetric: half(normal.even, bound.even),
     antisymmetric: half(normal.odd, bound.odd),
+    unitCases: new Map(),
     ...vectors,
   };
 }
@@ -121,8 +122,6 @@ function boundVectors(lattice: Lattice) {
     boundX: make(),
     boundY: make(),
     boundZ: make(),
-    normalY: make(),
-    normalZ: make(),
   };
   lattice.strips.forEach((strip, stripIndex) => {
     for (let k = 0; k < count; k++) {
@@ -136,8 +135,6 @@ function boundVectors(lattice: Lattice) {
       vectors.boundX[i] = b - a;
       vectors.boundY[i] = strip.b.y - strip.a.y;
       vectors.boundZ[i] = strip.b.z - strip.a.z;
-      vectors.normalY[i] = -strip.tangentZ;
-      vectors.normalZ[i] = strip.tangentY;
     }
   });
   return vectors;

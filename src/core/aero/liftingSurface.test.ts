@@ -27,7 +27,16 @@ describe('published lifting-surface values', () => {
 
   test('a slender delta tends to πA/2 (Jones, NACA Report 835)', () => {
     const half = 25;
-    const delta = designOf([{ id: 'wing', role: 'wing', stations: [{ distanceFromRoot: 0, chord: 400 }, { distanceFromRoot: half, chord: 5, leadingEdgeOffset: 395 }] }]);
+    const delta = designOf([
+      {
+        id: 'wing',
+        role: 'wing',
+        stations: [
+          { distanceFromRoot: 0, chord: 400 },
+          { distanceFromRoot: half, chord: 5, leadingEdgeOffset: 395 },
+        ],
+      },
+    ]);
     const solved = solveSurfaces(delta);
     expectWithin(solved.pitch().liftSlope, (Math.PI / 2) * solved.reference.aspectRatio, 0.06);
   });
@@ -61,7 +70,9 @@ describe('traps', () => {
   });
 
   test('and it moves smoothly as the tail rises through the wake', () => {
-    const points = [-10, -3, -1, 0, 1, 3, 10].map((z) => solveSurfaces(withTailAt(z), DEFAULT_GRID).pitch(0.03).neutralPoint);
+    const points = [-10, -3, -1, 0, 1, 3, 10].map(
+      (z) => solveSurfaces(withTailAt(z), DEFAULT_GRID).pitch(0.03).neutralPoint,
+    );
     for (let i = 1; i < points.length; i++) expect(Math.abs(points[i]! - points[i - 1]!)).toBeLessThan(0.004 * 0.2);
   });
 
@@ -111,7 +122,7 @@ describe('induced drag', () => {
 
   test('force on the vortices and wake far behind agree on lift and drag', () => {
     const solved = solveSurfaces(rectangle(6));
-    const { force } = solved.model.loadsAt(0.08, 0, [0, 0, 0]).total;
+    const { force } = solved.model.loadAt(0.08, 0, [0, 0, 0]);
     const lift = force[2] * Math.cos(0.08) - force[0] * Math.sin(0.08);
     const drag = force[0] * Math.cos(0.08) + force[2] * Math.sin(0.08);
     const far = solved.farField(0.08);

@@ -11,7 +11,9 @@ function randomMatrix(size: number, seed: number): Float64Array {
 }
 
 const multiply = (matrix: Float64Array, x: Float64Array, size: number) =>
-  Float64Array.from({ length: x.length }, (_, i) => x.reduce((sum, value, j) => sum + matrix[i * size + j]! * value, 0));
+  Float64Array.from({ length: x.length }, (_, i) =>
+    x.reduce((sum, value, j) => sum + matrix[i * size + j]! * value, 0),
+  );
 
 describe('factors', () => {
   test('solve what they came from, for every size around the width of a sweep', () => {
@@ -26,7 +28,12 @@ describe('factors', () => {
   });
 
   test('the leading block is factored by itself', () => {
-    for (const [size, block] of [[9, 4], [12, 7], [20, 13], [6, 6]] as const) {
+    for (const [size, block] of [
+      [9, 4],
+      [12, 7],
+      [20, 13],
+      [6, 6],
+    ] as const) {
       const matrix = randomMatrix(size, 7 * size + block);
       const factors = factorise(matrix, size, block);
       const wanted = Float64Array.from({ length: block }, (_, index) => 1 + index);

@@ -13,7 +13,10 @@ import type { SectionKind } from '../document/schema/section';
  * pair serves the whole polar.
  */
 export interface TrimmedLine {
-  readonly at: (lift: number) => FlowCase;
+  /** Lift coefficient of every strip. */
+  readonly stripLiftsAt: (lift: number) => Float64Array;
+  /** Induced drag coefficient: a quadratic in lift, through three exact points. */
+  readonly inducedAt: (lift: number) => number;
 }
 
 const LOW_LIFT = 0.2;
@@ -26,15 +29,22 @@ export function trimmedLine(model: AeroModel, about: Vector3): TrimmedLine | { r
   if (!high.ok) return { reason: high.reason };
   const state = ({ state: { alpha, elevator } }: Extract<TrimResult, { ok: true }>) =>
     model.stateAt(alpha, elevator ?? 0);
-  const a = state(low);
-  const b = state(high);
+  const [a, b] = [state(low), state(high)];
+  const [atLow, atHigh] = [a, b].map((flow) => stripLifts(model.matrices, flow));
+  const induced = (flow: FlowCase) => (2 * farField(model.matrices, flow).drag) / model.reference.area;
+  const middle = induced(
+    combineCases([
+      [0.5, a],
+      [0.5, b],
+    ]),
+  );
+  const [first, last] = [induced(a), induced(b)];
+  const share = (lift: number) => (lift - LOW_LIFT) / (HIGH_LIFT - LOW_LIFT);
   return {
-    at: (lift) => {
-      const share = (lift - LOW_LIFT) / (HIGH_LIFT - LOW_LIFT);
-      return combineCases([
-        [1 - share, a],
-        [share, b],
-      ]);
+    stripLiftsAt: (lift) => atLow!.map((value, index) => value + share(lift) * (atHigh![index]! - value)),
+    inducedAt: (lift) => {
+      const t = share(lift);
+      return first * (1 - t) * (1 - 2 * t) + 4 * middle * t * (1 - t) + last * t * (2 * t - 1);
     },
   };
 }
@@ -106,11 +116,17 @@ export function liftCoefficientAt(
 export function dragAt(input: PolarInput, speed: number): DragParts {
   const { model, line, sections, air } = input;
   const lift = liftCoefficientAt(input, speed);
-  const state = line.at(lift);
   const data = stripData(sections, air, speed);
-  return dragOf(model, state, data, lift, input.dragArea);
+  return sumDrag(model, {
+    lift,
+    lifts: line.stripLiftsAt(lift),
+    induced: line.inducedAt(lift),
+    data,
+    dragArea: input.dragArea,
+  });
 }
 
+/** The same at any state, trimmed or not. */
 export function dragOf(
   model: AeroModel,
   state: FlowCase,
@@ -118,9 +134,19 @@ export function dragOf(
   lift: number,
   dragArea: number,
 ): DragParts {
-  const { reference, lattice, matrices } = model;
-  const induced = (2 * farField(matrices, state).drag) / reference.area;
-  const lifts = stripLifts(matrices, state);
+  const induced = (2 * farField(model.matrices, state).drag) / model.reference.area;
+  return sumDrag(model, { lift, lifts: stripLifts(model.matrices, state), induced, data, dragArea });
+}
+
+interface DragInput {
+  readonly lift: number;
+  readonly lifts: Float64Array;
+  readonly induced: number;
+  readonly data: readonly SectionData[] | null;
+  readonly dragArea: number;
+}
+
+function sumDrag({ reference, lattice }: AeroModel, { lift, lifts, induced, data, dragArea }: DragInput): DragParts {
   let profile = 0;
   data?.forEach(({ leastDrag, dragGrowth, bestLift }, index) => {
     const strip = lattice.strips[index]!;

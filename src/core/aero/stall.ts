@@ -1,6 +1,5 @@
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
-import { stripLifts } from './farField';
 import { stripData, type StripSection, type TrimmedLine } from './polar';
 
 /**
@@ -41,12 +40,12 @@ export interface StallInput {
 
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
   const { model, line, sections, air, mass } = input;
-  const { lattice, matrices, reference } = model;
+  const { lattice, reference } = model;
   const lifting = lattice.strips.flatMap((strip, index) =>
     LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : [],
   );
-  const low = stripLifts(matrices, line.at(0.2));
-  const high = stripLifts(matrices, line.at(0.8));
+  const low = line.stripLiftsAt(0.2);
+  const high = line.stripLiftsAt(0.8);
   let speed = mass === null ? input.cruiseSpeed : input.cruiseSpeed / 1.5;
   let lift = 1;
   let critical = lifting[0]!;
@@ -72,7 +71,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     const { stations, id } = lattice.surfaces[strip.surface]!;
     return { surface: id, spanFraction: strip.middle / stations.at(-1)!.distance, y: strip.m.y };
   };
-  const atStall = stripLifts(matrices, line.at(lift));
+  const atStall = line.stripLiftsAt(lift);
   return {
     liftCoefficient: lift,
     speed: mass === null ? null : speed,

@@ -33,7 +33,7 @@ export interface TrimTarget {
 export function trim(model: AeroModel, { lift, moment = 0, about }: TrimTarget): TrimResult {
   const hasControl = model.pitch.hasEven;
   const at = (alpha: number, command: number) =>
-    longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference);
+    longitudinal(model.loadAt(alpha, command, about), alpha, model.reference);
   const step = 1e-5;
   let alpha = 0;
   let command = 0;
@@ -89,7 +89,7 @@ export function trim(model: AeroModel, { lift, moment = 0, about }: TrimTarget):
 export function zeroLift(model: AeroModel, about: Vector3): { alpha: number; moment: number } {
   let alpha = 0;
   const step = 1e-5;
-  const lift = (angle: number) => longitudinal(model.loadsAt(angle, 0, about).total, angle, model.reference).lift;
+  const lift = (angle: number) => longitudinal(model.loadAt(angle, 0, about), angle, model.reference).lift;
   for (let round = 0; round < LIMIT; round++) {
     const here = lift(alpha);
     const change = -here / ((lift(alpha + step) - here) / step);
@@ -98,6 +98,6 @@ export function zeroLift(model: AeroModel, about: Vector3): { alpha: number; mom
   }
   return {
     alpha,
-    moment: longitudinal(model.loadsAt(alpha, 0, about).total, alpha, model.reference).moment,
+    moment: longitudinal(model.loadAt(alpha, 0, about), alpha, model.reference).moment,
   };
 }

@@ -112,67 +112,67 @@ export function velocityRow(panels: number): VelocityRow {
   return { u: new Float64Array(panels), v: new Float64Array(panels), w: new Float64Array(panels) };
 }
 
-/** Scratch of one edge: leg velocities, offsets and distances of its corners. */
-const MOST_CHORDWISE = 64;
-const legV = [new Float64Array(MOST_CHORDWISE), new Float64Array(MOST_CHORDWISE)] as const;
-const legW = [new Float64Array(MOST_CHORDWISE), new Float64Array(MOST_CHORDWISE)] as const;
-const legU = [new Float64Array(MOST_CHORDWISE), new Float64Array(MOST_CHORDWISE)] as const;
-const offsetX = [new Float64Array(MOST_CHORDWISE), new Float64Array(MOST_CHORDWISE)] as const;
-const distance = [new Float64Array(MOST_CHORDWISE), new Float64Array(MOST_CHORDWISE)] as const;
+/**
+ * Scratch of one point: for every vortex of every edge of a surface the offset,
+ * the distance and the velocity of its leg. Shared between the two horseshoes
+ * that meet there, so each square root is taken once.
+ */
+const MOST_CORNERS = 16384;
+const offsetX = new Float64Array(MOST_CORNERS);
+const distance = new Float64Array(MOST_CORNERS);
+const legU = new Float64Array(MOST_CORNERS);
+const legV = new Float64Array(MOST_CORNERS);
+const legW = new Float64Array(MOST_CORNERS);
+const sheet = new Float64Array(2);
 
 /**
  * Fills `row` with the velocity induced at (x, y, z) by each panel's horseshoe.
  * @param own surface that the point lies on, whose legs stay lines; −1 for none
  */
 export function induceAt(field: VortexField, x: number, y: number, z: number, own: number, row: VelocityRow): void {
-  const { lattice } = field;
+  const { lattice, edgeY, edgeZ } = field;
   const count = lattice.cells.count;
+  const surfaces = lattice.surfaces.length;
+  const isBent = field.rise !== 0;
   const { u, v, w } = row;
-  for (let surface = 0; surface < lattice.surfaces.length; surface++) {
+  for (let surface = 0; surface < surfaces; surface++) {
     const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
     const edge0 = field.firstEdge[surface]!;
+    const spread = own < 0 || lattice.joined[own * surfaces + surface] === 0;
+    for (let edge = 0; edge <= strips; edge++) {
+      if (isBent) bentLegs(field, edge0 + edge, x, y, z, spread, edge * count);
+      else straightLegs(field, edge0 + edge, x, y, z, spread, edge * count);
+    }
     let panel = lattice.firstStrip[surface]! * count;
-    let near = 0;
-    const spread = own < 0 || lattice.joined[own * lattice.surfaces.length + surface] === 0;
-    legsOfEdge(field, edge0, x, y, z, spread, near);
     for (let strip = 0; strip < strips; strip++) {
       const edge = edge0 + strip;
-      const far = 1 - near;
-      legsOfEdge(field, edge + 1, x, y, z, spread, far);
-      const ay = y - field.edgeY[edge]!;
-      const az = z - field.edgeZ[edge]!;
-      const by = y - field.edgeY[edge + 1]!;
-      const bz = z - field.edgeZ[edge + 1]!;
+      const ay = y - edgeY[edge]!;
+      const az = z - edgeZ[edge]!;
+      const by = y - edgeY[edge + 1]!;
+      const bz = z - edgeZ[edge + 1]!;
       const dotYZ = ay * by + az * bz;
       const crossX = ay * bz - az * by;
-      const [axs, bxs, ras, rbs] =
-        near === 0
-          ? [offsetX[0], offsetX[1], distance[0], distance[1]]
-          : [offsetX[1], offsetX[0], distance[1], distance[0]];
-      const aU = legU[near]!,
-        bU = legU[far]!,
-        aV = legV[near]!,
-        bV = legV[far]!,
-        aW = legW[near]!,
-        bW = legW[far]!;
-      for (let k = 0; k < count; k++, panel++) {
-        const ax = axs[k]!;
-        const bx = bxs[k]!;
-        const product = ras[k]! * rbs[k]!;
+      let a = strip * count;
+      let b = a + count;
+      for (let k = 0; k < count; k++, panel++, a++, b++) {
+        const ax = offsetX[a]!;
+        const bx = offsetX[b]!;
+        const ra = distance[a]!;
+        const rb = distance[b]!;
+        const product = ra * rb;
         const facing = product + ax * bx + dotYZ;
         // On the segment itself it induces nothing.
-        const bound = facing < ON_SEGMENT * product ? 0 : (FOUR_PI_INVERSE * (ras[k]! + rbs[k]!)) / (product * facing);
-        u[panel] = bound * crossX + bU[k]! - aU[k]!;
-        v[panel] = bound * (az * bx - ax * bz) + bV[k]! - aV[k]!;
-        w[panel] = bound * (ax * by - ay * bx) + bW[k]! - aW[k]!;
+        const bound = facing < ON_SEGMENT * product ? 0 : (FOUR_PI_INVERSE * (ra + rb)) / (product * facing);
+        u[panel] = isBent ? bound * crossX + legU[b]! - legU[a]! : bound * crossX;
+        v[panel] = bound * (az * bx - ax * bz) + legV[b]! - legV[a]!;
+        w[panel] = bound * (ax * by - ay * bx) + legW[b]! - legW[a]!;
       }
-      near = far;
     }
   }
 }
 
-/** Velocity of the legs that leave one edge, one for each vortex along its chord. */
-function legsOfEdge(
+/** Velocity of the legs that leave one edge straight back, one for each vortex along its chord. */
+function straightLegs(
   field: VortexField,
   edge: number,
   x: number,
@@ -181,47 +181,38 @@ function legsOfEdge(
   spread: boolean,
   slot: number,
 ): void {
-  const count = field.lattice.cells.count;
-  const dy = y - field.edgeY[edge]!;
-  const dz = z - field.edgeZ[edge]!;
+  const { lattice, cornerX, edgeY, edgeZ, sheetLength } = field;
+  const count = lattice.cells.count;
+  const dy = y - edgeY[edge]!;
+  const dz = z - edgeZ[edge]!;
   const across = dy * dy + dz * dz;
-  const xs = offsetX[slot]!;
-  const rs = distance[slot]!;
-  for (let k = 0; k < count; k++) {
-    const dx = x - field.cornerX[edge * count + k]!;
-    xs[k] = dx;
-    rs[k] = Math.sqrt(dx * dx + across);
-  }
-  if (field.rise !== 0) {
-    bentLegs(field, edge, x, dy, dz, y, z, spread, slot);
-    return;
-  }
-  const length = field.sheetLength[edge]!;
-  const isNear = spread && across < (NEAR_WIDTHS * length) ** 2;
+  const near = NEAR_WIDTHS * sheetLength[edge]!;
   // Means of (−dz, dy)/(dy² + dz²) over the strip of vorticity, or at its line.
-  let meanV = -dz / across;
-  let meanW = dy / across;
-  if (isNear) {
-    [meanV, meanW] = sheetMean(field, edge, y, z);
-  } else if (across < 1e-18) {
-    meanV = 0;
-    meanW = 0;
+  let meanV = 0;
+  let meanW = 0;
+  if (spread && across < near * near) {
+    sheetMean(field, edge, y, z);
+    meanV = FOUR_PI_INVERSE * sheet[0]!;
+    meanW = FOUR_PI_INVERSE * sheet[1]!;
+  } else if (across > 1e-18) {
+    const inverse = FOUR_PI_INVERSE / across;
+    meanV = -dz * inverse;
+    meanW = dy * inverse;
   }
-  meanV *= FOUR_PI_INVERSE;
-  meanW *= FOUR_PI_INVERSE;
-  const us = legU[slot]!;
-  const vs = legV[slot]!;
-  const ws = legW[slot]!;
+  const first = edge * count;
   for (let k = 0; k < count; k++) {
-    const turn = 1 + xs[k]! / rs[k]!;
-    us[k] = 0;
-    vs[k] = meanV * turn;
-    ws[k] = meanW * turn;
+    const dx = x - cornerX[first + k]!;
+    const r = Math.sqrt(dx * dx + across);
+    const turn = 1 + dx / r;
+    offsetX[slot + k] = dx;
+    distance[slot + k] = r;
+    legV[slot + k] = meanV * turn;
+    legW[slot + k] = meanW * turn;
   }
 }
 
-/** Mean of (−dz, dy)/(dy² + dz²) over the strip of vorticity of an edge, seen from (y, z). */
-function sheetMean(field: VortexField, edge: number, y: number, z: number): [number, number] {
+/** Mean of (−dz, dy)/(dy² + dz²) over the strip of vorticity of an edge, seen from (y, z), into `sheet`. */
+function sheetMean(field: VortexField, edge: number, y: number, z: number): void {
   const length = field.sheetLength[edge]!;
   const ty = field.sheetTangentY[edge]!;
   const tz = field.sheetTangentZ[edge]!;
@@ -236,7 +227,8 @@ function sheetMean(field: VortexField, edge: number, y: number, z: number): [num
   const across = Math.abs(h) < tiny ? 0 : (Math.atan(s / h) - Math.atan((s - length) / h)) / length;
   const dyMean = along * ty - across * tz;
   const dzMean = along * tz + across * ty;
-  return [-dzMean, dyMean];
+  sheet[0] = -dzMean;
+  sheet[1] = dyMean;
 }
 
 /** Legs that follow the chord to the trailing edge and then rise with the wind. */
@@ -244,14 +236,14 @@ function bentLegs(
   field: VortexField,
   edge: number,
   x: number,
-  dy: number,
-  dz: number,
   y: number,
   z: number,
   spread: boolean,
   slot: number,
 ): void {
   const count = field.lattice.cells.count;
+  const dy = y - field.edgeY[edge]!;
+  const dz = z - field.edgeZ[edge]!;
   const across = dy * dy + dz * dz;
   const cosine = 1 / Math.hypot(1, field.rise);
   const sine = field.rise * cosine;
@@ -264,16 +256,20 @@ function bentLegs(
   let meanV = lineAcross < 1e-18 ? 0 : -height / lineAcross;
   let meanW = lineAcross < 1e-18 ? 0 : dy / lineAcross;
   if (spread && lineAcross < (NEAR_WIDTHS * field.sheetLength[edge]!) ** 2) {
-    [meanV, meanW] = sheetMean(field, edge, y, z - dz + height);
+    sheetMean(field, edge, y, z - dz + height);
+    meanV = sheet[0]!;
+    meanW = sheet[1]!;
   }
   const turn = (FOUR_PI_INVERSE * (tr + along)) / tr;
   for (let k = 0; k < count; k++) {
-    const r1 = distance[slot]![k]!;
-    const x1 = offsetX[slot]![k]!;
+    const dx = x - field.cornerX[edge * count + k]!;
+    const r = Math.sqrt(dx * dx + across);
+    offsetX[slot + k] = dx;
+    distance[slot + k] = r;
     // Segment along x from the corner to the trailing edge.
-    const finite = across < 1e-18 ? 0 : (FOUR_PI_INVERSE * (x1 / r1 - tx / tr)) / across;
-    legU[slot]![k] = -sine * meanW * turn;
-    legV[slot]![k] = finite * -dz + meanV * turn;
-    legW[slot]![k] = finite * dy + cosine * meanW * turn;
+    const finite = across < 1e-18 ? 0 : (FOUR_PI_INVERSE * (dx / r - tx / tr)) / across;
+    legU[slot + k] = -sine * meanW * turn;
+    legV[slot + k] = finite * -dz + meanV * turn;
+    legW[slot + k] = finite * dy + cosine * meanW * turn;
   }
 }

@@ -22,12 +22,13 @@ const APPROACH_OVER_STALL = 1.3;
 
 /** Stall, drag, speeds and the balance window: what the section data and the controls allow. */
 export function flightLimits(prepared: Prepared, model: AeroModel, cruise: Cruise, neutralPoint: number): Limits {
-  const stall = stallGroup(prepared, model);
+  const line: Line = prepared.surfacesOnly ? { reason: NO_VISCOSITY } : trimmedLine(model, prepared.about);
+  const stall = stallGroup(prepared, model, line);
   const full = fullNoseUp(prepared, model);
   return {
     stall,
     drag: dragGroup(prepared, model, cruise),
-    speeds: speedsGroup(prepared, model, stall, full),
+    speeds: speedsGroup(prepared, model, { stall, full, line }),
     window: windowGroup(prepared, model, { stall, cruise, neutralPoint, full }),
   };
 }
@@ -41,13 +42,14 @@ function allNull<Key extends string>(keys: readonly Key[], why: string) {
 
 const STALL_KEYS = ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'] as const;
 
-function stallGroup(prepared: Prepared, model: AeroModel): Analysis['stall'] {
-  const { design, air, weights, sections, about, reference } = prepared;
+type Line = ReturnType<typeof trimmedLine>;
+
+function stallGroup(prepared: Prepared, model: AeroModel, line: Line): Analysis['stall'] {
+  const { design, air, weights, sections, reference } = prepared;
   const mass = weights.properties?.total ?? null;
   const stated = design.balance.statedMaximumLift;
   const none = (why: string) => ({ ...allNull(STALL_KEYS, why), strips: [] });
   if (prepared.surfacesOnly) return none(NO_VISCOSITY);
-  const line = trimmedLine(model, about);
   const found =
     'reason' in line
       ? line
@@ -97,7 +99,7 @@ function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analys
 /** Full nose-up pitch command [rad], or null without a pitch control. */
 function fullNoseUp({ pitchTravel, about }: Prepared, model: AeroModel): number | null {
   if (!model.pitch.hasEven) return null;
-  const moment = (command: number) => model.loadsAt(0, command, about).total.moment[1];
+  const moment = (command: number) => model.loadAt(0, command, about).moment[1];
   return moment(0.01) > moment(-0.01) ? pitchTravel.down : -pitchTravel.up;
 }
 
@@ -106,8 +108,7 @@ const SPEED_KEYS = ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor
 function speedsGroup(
   prepared: Prepared,
   model: AeroModel,
-  stall: Analysis['stall'],
-  full: number | null,
+  { stall, full, line }: { stall: Analysis['stall']; full: number | null; line: Line },
 ): Analysis['speeds'] {
   const { weights, air, reference, about, sections, dragArea } = prepared;
   const mass = weights.properties?.total;
@@ -126,7 +127,6 @@ function speedsGroup(
     full === null || floorLift <= 0.01
       ? null
       : Math.sqrt((2 * FLARE_LOAD_FACTOR * mass * GRAVITY) / (air.density * reference.area * floorLift));
-  const line = trimmedLine(model, about);
   const polar = 'reason' in line ? null : glidePolar({ model, line, sections, air, mass, dragArea }, stall.speed);
   return {
     stall: stall.speed,

@@ -3,7 +3,7 @@ import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '../aero/aeroModel';
 import { type Air, airAt } from '../aero/atmosphere';
 import { dragAreas, extraLoadsOf } from '../aero/bodies';
 import { type Command, type CommandAngles, commandAngles, commandTravel, COMMANDS, mixOf } from '../aero/commands';
-import { solveCase, STILL_AIR } from '../aero/flowCase';
+import type { FlowCase } from '../aero/flowCase';
 import { buildLattice, DEFAULT_GRID, type Grid, type Lattice } from '../aero/lattice';
 import { stripData, type StripSection, stripSections } from '../aero/polar';
 import { type PlacedSurface, placeSurface } from '../geometry/layout';
@@ -69,13 +69,7 @@ export function prepare(
     : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
   const modelAt = (rise: number): AeroModel => {
     const matrices = influenceOf(lattice, rise, factors);
-    const extra = surfacesOnly
-      ? NO_EXTRA_LOADS
-      : extraLoadsOf(
-          design,
-          matrices,
-          solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } }),
-        );
+    const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
     return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
   };
   return {

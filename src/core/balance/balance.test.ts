@@ -46,12 +46,12 @@ describe('window', () => {
       let high = 0.5;
       for (let i = 0; i < 60; i++) {
         const middle = (low + high) / 2;
-        if (longitudinal(model.loadsAt(middle, -0.3, [0, 0, 0]).total, middle, reference).lift < 0.8) low = middle;
+        if (longitudinal(model.loadAt(middle, -0.3, [0, 0, 0]), middle, reference).lift < 0.8) low = middle;
         else high = middle;
       }
       return low;
     })();
-    expect(longitudinal(model.loadsAt(alpha, -0.3, [x, 0, 0]).total, alpha, reference).moment).toBeCloseTo(0, 6);
+    expect(longitudinal(model.loadAt(alpha, -0.3, [x, 0, 0]), alpha, reference).moment).toBeCloseTo(0, 6);
     expect(liftAtFullCommand(model, -0.3, [x, 0, 0])).toBeCloseTo(0.8, 6);
   });
 
@@ -82,18 +82,30 @@ describe('schools', () => {
   };
 
   test('one wing: a quarter of the mean chord', () => {
-    expect(schoolsOf(trapezoid(500, 200))).toEqual([expect.objectContaining({ id: 'quarterChord', from: expect.closeTo(0.05, 12), to: expect.closeTo(0.05, 12) })]);
+    expect(schoolsOf(trapezoid(500, 200))).toEqual([
+      expect.objectContaining({ id: 'quarterChord', from: expect.closeTo(0.05, 12), to: expect.closeTo(0.05, 12) }),
+    ]);
   });
 
   test('two equal wings, chord c, stagger s: 0.25c + s/2 and 0.25…0.30 (c + s)', () => {
-    const [between, combined] = schoolsOf(trapezoid(500, 200), { ...trapezoid(500, 200), id: 'rear', role: 'secondWing', position: { x: 300, z: 120 } });
+    const [between, combined] = schoolsOf(trapezoid(500, 200), {
+      ...trapezoid(500, 200),
+      id: 'rear',
+      role: 'secondWing',
+      position: { x: 300, z: 120 },
+    });
     expect(between!.from).toBeCloseTo(0.25 * 0.2 + 0.15, 12);
     expect(combined!.from).toBeCloseTo(0.25 * 0.5, 12);
     expect(combined!.to).toBeCloseTo(0.3 * 0.5, 12);
   });
 
   test('unequal wings are weighted by area', () => {
-    const [between] = schoolsOf(trapezoid(500, 200), { ...trapezoid(250, 200), id: 'rear', role: 'secondWing', position: { x: 300 } });
+    const [between] = schoolsOf(trapezoid(500, 200), {
+      ...trapezoid(250, 200),
+      id: 'rear',
+      role: 'secondWing',
+      position: { x: 300 },
+    });
     expect(between!.from).toBeCloseTo((0.05 * 2 + 0.35) / 3, 12);
   });
 });

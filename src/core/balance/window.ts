@@ -13,14 +13,13 @@ export const FLARE_LOAD_FACTOR = 1.15;
 export function balanceForCommand(model: AeroModel, lift: number, command: number, about: Vector3): number | null {
   const alpha = alphaForLift(model, lift, command, about);
   if (alpha === null) return null;
-  const { force, moment } = model.loadsAt(alpha, command, about).total;
+  const { force, moment } = model.loadAt(alpha, command, about);
   return about[0] - moment[1] / force[2];
 }
 
 /** Angle of attack for a lift coefficient at a fixed command, by secant steps. */
 export function alphaForLift(model: AeroModel, lift: number, command: number, about: Vector3): number | null {
-  const at = (alpha: number) =>
-    longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).lift - lift;
+  const at = (alpha: number) => longitudinal(model.loadAt(alpha, command, about), alpha, model.reference).lift - lift;
   let previous = 0;
   let alpha = 0.1;
   let before = at(previous);
@@ -42,8 +41,7 @@ export function alphaForLift(model: AeroModel, lift: number, command: number, ab
  * can hold any lift (the nose comes up without end).
  */
 export function liftAtFullCommand(model: AeroModel, command: number, about: Vector3): number | null {
-  const moment = (alpha: number) =>
-    longitudinal(model.loadsAt(alpha, command, about).total, alpha, model.reference).moment;
+  const moment = (alpha: number) => longitudinal(model.loadAt(alpha, command, about), alpha, model.reference).moment;
   let low = -0.2;
   let high = 0.6;
   if (moment(low) < 0) return 0;
@@ -53,5 +51,5 @@ export function liftAtFullCommand(model: AeroModel, command: number, about: Vect
     if (moment(middle) > 0) low = middle;
     else high = middle;
   }
-  return longitudinal(model.loadsAt(low, command, about).total, low, model.reference).lift;
+  return longitudinal(model.loadAt(low, command, about), low, model.reference).lift;
 }

@@ -8,7 +8,8 @@ import { designJsonSchema, readDesign, readDesignText } from './readDesign';
 import { type Design, DESIGN_VERSION } from './schema/design';
 import { LIMITS, limitSentence } from './schema/limits';
 
-const sampleText = (version: number) => readFileSync(new URL(`../../../tests/samples/version-${version}.json`, import.meta.url), 'utf8');
+const sampleText = (version: number) =>
+  readFileSync(new URL(`../../../tests/samples/version-${version}.json`, import.meta.url), 'utf8');
 const everything = () => JSON.parse(sampleText(1)) as Design;
 const issuesOf = (change: [string, unknown][]) => {
   const document = everything();
@@ -63,7 +64,12 @@ describe('refusals name the place, the reason and the remedy', () => {
     ['a list', '[]', '/', /JSON object is expected/],
     ['another format', '{"format":"drawing","version":1}', '/format', /must be "inclinar-design"/],
     ['no version', '{"format":"inclinar-design"}', '/version', /whole number/],
-    ['a newer version', `{"format":"inclinar-design","version":${DESIGN_VERSION + 1}}`, '/version', /newer Inclinar; nothing was changed/],
+    [
+      'a newer version',
+      `{"format":"inclinar-design","version":${DESIGN_VERSION + 1}}`,
+      '/version',
+      /newer Inclinar; nothing was changed/,
+    ],
   ])('%s', (_, text, path, message) => {
     const read = readDesignText(text);
     expect(read.ok).toBe(false);
@@ -71,23 +77,73 @@ describe('refusals name the place, the reason and the remedy', () => {
   });
 
   test.each<[string, [string, unknown][], string, RegExp]>([
-    ['a chord of 2 mm', [['/surfaces/wing/stations/0/chord', 2]], '/surfaces/0/stations/0/chord', /between 5 mm and 3000 mm/],
+    [
+      'a chord of 2 mm',
+      [['/surfaces/wing/stations/0/chord', 2]],
+      '/surfaces/0/stations/0/chord',
+      /between 5 mm and 3000 mm/,
+    ],
     ['a negative chord', [['/surfaces/wing/stations/0/chord', -200]], '/surfaces/0/stations/0/chord', /between 5 mm/],
-    ['a wing of 40 m', [['/surfaces/wing/stations/2/distanceFromRoot', 20000]], '/surfaces/0/stations/2/distanceFromRoot', /5000 mm/],
-    ['a negative span', [['/surfaces/wing/stations/2/distanceFromRoot', -800]], '/surfaces/0/stations/2/distanceFromRoot', /between 0 mm/],
+    [
+      'a wing of 40 m',
+      [['/surfaces/wing/stations/2/distanceFromRoot', 20000]],
+      '/surfaces/0/stations/2/distanceFromRoot',
+      /5000 mm/,
+    ],
+    [
+      'a negative span',
+      [['/surfaces/wing/stations/2/distanceFromRoot', -800]],
+      '/surfaces/0/stations/2/distanceFromRoot',
+      /between 0 mm/,
+    ],
     ['no number', [['/surfaces/wing/incidence', 'steep']], '/surfaces/0/incidence', /must be a number/],
     ['not finite', [['/surfaces/wing/incidence', null]], '/surfaces/0/incidence', /must be a number/],
-    ['stations out of order', [['/surfaces/wing/stations/1/distanceFromRoot', 900]], '/surfaces/0/stations/2/distanceFromRoot', /root to tip/],
-    ['a root away from the root', [['/surfaces/wing/stations/0/distanceFromRoot', 5]], '/surfaces/0/stations/0/distanceFromRoot', /the first station is the root/],
-    ['a slanted centre fin', [['/surfaces/fin/stations/0/dihedral', 80]], '/surfaces/2/stations/0/dihedral', /plane of symmetry/],
+    [
+      'stations out of order',
+      [['/surfaces/wing/stations/1/distanceFromRoot', 900]],
+      '/surfaces/0/stations/2/distanceFromRoot',
+      /root to tip/,
+    ],
+    [
+      'a root away from the root',
+      [['/surfaces/wing/stations/0/distanceFromRoot', 5]],
+      '/surfaces/0/stations/0/distanceFromRoot',
+      /the first station is the root/,
+    ],
+    [
+      'a slanted centre fin',
+      [['/surfaces/fin/stations/0/dihedral', 80]],
+      '/surfaces/2/stations/0/dihedral',
+      /plane of symmetry/,
+    ],
     ['a centre fin off the centre', [['/surfaces/fin/position/y', 5]], '/surfaces/2/position/y', /plane of symmetry/],
     ['a mirrored wing on the left', [['/surfaces/wing/position/y', -5]], '/surfaces/0/position/y', /right side/],
-    ['a control inside out', [['/surfaces/wing/controls/flap/to', 0.05]], '/surfaces/0/controls/0/to', /outboard of "from"/],
+    [
+      'a control inside out',
+      [['/surfaces/wing/controls/flap/to', 0.05]],
+      '/surfaces/0/controls/0/to',
+      /outboard of "from"/,
+    ],
     ['a bay inside out', [['/massItems/pack/attachment/to', 10]], '/massItems/0/attachment/to', /in front of "from"/],
-    ['an unknown material', [['/surfaces/wing/construction/material', 'brick']], '/surfaces/0/construction/material', /not among the materials/],
-    ['an unknown body', [['/massItems/pod/attachment/body', 'hull']], '/massItems/1/attachment/body', /not among the bodies/],
+    [
+      'an unknown material',
+      [['/surfaces/wing/construction/material', 'brick']],
+      '/surfaces/0/construction/material',
+      /not among the materials/,
+    ],
+    [
+      'an unknown body',
+      [['/massItems/pod/attachment/body', 'hull']],
+      '/massItems/1/attachment/body',
+      /not among the bodies/,
+    ],
     ['a mix of nothing', [['/mixes/0/terms/0/control', 'brake']], '/mixes/0/terms/0/control', /not among the controls/],
-    ['a tolerance on nothing', [['/tolerances/0/field', '/surfaces/wing/colour']], '/tolerances/0/field', /not a number of this document/],
+    [
+      'a tolerance on nothing',
+      [['/tolerances/0/field', '/surfaces/wing/colour']],
+      '/tolerances/0/field',
+      /not a number of this document/,
+    ],
     ['one name twice', [['/surfaces/stab/id', 'wing']], '/surfaces/1/id', /used twice/],
     ['frames out of order', [['/bodies/boom/frames/1/x', 0]], '/bodies/0/frames/1/x', /aft of the frame before/],
     ['an unknown field', [['/surfaces/wing/colour', 'red']], '/surfaces/0', /not part of the format: colour/],
@@ -106,13 +162,18 @@ describe('refusals name the place, the reason and the remedy', () => {
 describe('versions', () => {
   test('there is one step and one frozen sample for every past version', () => {
     expect(MIGRATIONS.length).toBe(DESIGN_VERSION - 1);
-    const samples = readdirSync(new URL('../../../tests/samples/', import.meta.url)).filter((name) => name.startsWith('version-'));
+    const samples = readdirSync(new URL('../../../tests/samples/', import.meta.url)).filter((name) =>
+      name.startsWith('version-'),
+    );
     expect(samples.sort()).toEqual(Array.from({ length: DESIGN_VERSION }, (_, index) => `version-${index + 1}.json`));
     samples.forEach((_, index) => expect(readDesignText(sampleText(index + 1)).ok).toBe(true));
   });
 
   test('steps run in order from the version of the document on', () => {
-    expect(migrate({ version: DESIGN_VERSION, kept: true }, DESIGN_VERSION)).toEqual({ version: DESIGN_VERSION, kept: true });
+    expect(migrate({ version: DESIGN_VERSION, kept: true }, DESIGN_VERSION)).toEqual({
+      version: DESIGN_VERSION,
+      kept: true,
+    });
   });
 });
 
@@ -146,7 +207,14 @@ describe('JSON Schema', () => {
   }
   const undescribed = (node: Node, path: string): string[] => [
     ...Object.entries(node.properties ?? {}).flatMap(([key, inner]) => [
-      ...(inner.description || inner.const !== undefined || inner.properties || inner.oneOf || inner.anyOf || inner.items ? [] : [`${path}/${key}`]),
+      ...(inner.description ||
+      inner.const !== undefined ||
+      inner.properties ||
+      inner.oneOf ||
+      inner.anyOf ||
+      inner.items
+        ? []
+        : [`${path}/${key}`]),
       ...undescribed(inner, `${path}/${key}`),
     ]),
     ...(node.items ? undescribed(node.items, `${path}/*`) : []),

@@ -6,7 +6,11 @@ import { withFields } from '../document/applyChange';
 import type { Design } from '../document/schema/design';
 import { RULES } from './rules';
 
-const change = (design: Design, ...fields: [string, unknown][]) => withFields(design, fields.map(([field, value]) => ({ field, value })));
+const change = (design: Design, ...fields: [string, unknown][]) =>
+  withFields(
+    design,
+    fields.map(([field, value]) => ({ field, value })),
+  );
 const found = (design: Design) => analyse(design, { withoutRemedies: true }).findings.map(({ id }) => id);
 
 const base = simpleAircraft(85);
@@ -29,7 +33,10 @@ const PAIRS: Record<string, readonly [Design, Design]> = {
     change(base, ['/surfaces/tail/controls/elevator/throwUp', 0], ['/balance/minimumStaticMargin', 0.3]),
     base,
   ],
-  cruiseNearStall: [change(base, ['/conditions/cruiseSpeed', 1.2 * stallSpeed]), change(base, ['/conditions/cruiseSpeed', 1.35 * stallSpeed])],
+  cruiseNearStall: [
+    change(base, ['/conditions/cruiseSpeed', 1.2 * stallSpeed]),
+    change(base, ['/conditions/cruiseSpeed', 1.35 * stallSpeed]),
+  ],
   elevatorAtStop: [change(base, ['/surfaces/tail/incidence', 10]), base],
   pitchFloor: [change(at(forward + 2), ['/surfaces/tail/controls/elevator/throwUp', 6]), base],
   tipStall: [
@@ -50,13 +57,16 @@ describe('rules', () => {
     expect(found(quiet)).not.toContain(id);
   });
 
-  test.each(Object.entries(PAIRS))('%s says what is wrong in a sentence with numbers that are numbers', (id, [firing]) => {
-    const finding = analyse(firing, { withoutRemedies: true }).findings.find((candidate) => candidate.id === id)!;
-    expect(finding.message).toMatch(/^[A-Z].{30,}\.$/);
-    expect(finding.message).not.toMatch(/NaN|undefined|null/);
-    expect(Object.values(finding.numbers).every(Number.isFinite)).toBe(true);
-    expect(finding.source.length).toBeGreaterThan(3);
-  });
+  test.each(Object.entries(PAIRS))(
+    '%s says what is wrong in a sentence with numbers that are numbers',
+    (id, [firing]) => {
+      const finding = analyse(firing, { withoutRemedies: true }).findings.find((candidate) => candidate.id === id)!;
+      expect(finding.message).toMatch(/^[A-Z].{30,}\.$/);
+      expect(finding.message).not.toMatch(/NaN|undefined|null/);
+      expect(Object.values(finding.numbers).every(Number.isFinite)).toBe(true);
+      expect(finding.source.length).toBeGreaterThan(3);
+    },
+  );
 });
 
 const RANK = { stop: 2, caution: 1, note: 0 };
@@ -72,10 +82,15 @@ describe('remedies', () => {
     for (const finding of before.findings) {
       for (const remedy of finding.remedies) {
         const after = analyse(withFields(design, remedy.change), { withoutRemedies: true });
-        expect(after.findings.map(({ id }) => id), remedy.label).not.toContain(finding.id);
+        expect(
+          after.findings.map(({ id }) => id),
+          remedy.label,
+        ).not.toContain(finding.id);
         for (const other of after.findings) {
           const known = before.findings.find(({ id }) => id === other.id);
-          expect(RANK[other.severity], `${remedy.label} brings ${other.id}`).toBeLessThanOrEqual(known ? RANK[known.severity] : RANK[finding.severity] - 1);
+          expect(RANK[other.severity], `${remedy.label} brings ${other.id}`).toBeLessThanOrEqual(
+            known ? RANK[known.severity] : RANK[finding.severity] - 1,
+          );
         }
       }
     }

@@ -32,14 +32,19 @@ describe('one trapezoid', () => {
 describe('cranked wings', () => {
   test('an extra station on a straight edge changes nothing', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 60, max: 400 }), fc.integer({ min: 20, max: 300 }), fc.double({ min: 0.1, max: 0.9, noNaN: true }), (root, tip, share) => {
-        const plain = trapezoid(500, root, tip);
-        const cut = trapezoid(500, root, tip);
-        cut.stations.splice(1, 0, { distanceFromRoot: 500 * share, chord: root + (tip - root) * share });
-        const [a, b] = [plain, cut].map((input) => integratePlanforms([placeSurface(surface(input))])!);
-        expect(b!.area).toBeCloseTo(a!.area, 12);
-        expect(b!.meanChord).toBeCloseTo(a!.meanChord, 12);
-      }),
+      fc.property(
+        fc.integer({ min: 60, max: 400 }),
+        fc.integer({ min: 20, max: 300 }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (root, tip, share) => {
+          const plain = trapezoid(500, root, tip);
+          const cut = trapezoid(500, root, tip);
+          cut.stations.splice(1, 0, { distanceFromRoot: 500 * share, chord: root + (tip - root) * share });
+          const [a, b] = [plain, cut].map((input) => integratePlanforms([placeSurface(surface(input))])!);
+          expect(b!.area).toBeCloseTo(a!.area, 12);
+          expect(b!.meanChord).toBeCloseTo(a!.meanChord, 12);
+        },
+      ),
     );
   });
 
@@ -68,7 +73,9 @@ describe('cranked wings', () => {
     const stations = Array.from({ length: count + 1 }, (_, index) => {
       const share = Math.sin((Math.PI / 2) * (index / count));
       return { distanceFromRoot: 500 * share, chord: Math.max(5, 200 * Math.sqrt(1 - share ** 2)) };
-    }).filter(({ distanceFromRoot }, index, all) => index === 0 || distanceFromRoot - all[index - 1]!.distanceFromRoot > 1);
+    }).filter(
+      ({ distanceFromRoot }, index, all) => index === 0 || distanceFromRoot - all[index - 1]!.distanceFromRoot > 1,
+    );
     const got = integratePlanforms([placeSurface(surface({ id: 'wing', role: 'wing', stations }))])!;
     expect(got.area).toBeCloseTo((Math.PI * 1 * 0.2) / 4, 3);
     expect(got.meanChord).toBeCloseTo((8 * 0.2) / (3 * Math.PI), 3);
@@ -86,14 +93,27 @@ describe('projection and reference', () => {
   });
 
   test('a fin stands in the plane of symmetry to the last digit', () => {
-    const fin = placeSurface(surface({ ...trapezoid(160, 120, 80), id: 'fin', role: 'fin', mirrored: false, stations: [{ distanceFromRoot: 0, chord: 120, dihedral: 90 }, { distanceFromRoot: 160, chord: 80, dihedral: 90 }] }));
+    const fin = placeSurface(
+      surface({
+        ...trapezoid(160, 120, 80),
+        id: 'fin',
+        role: 'fin',
+        mirrored: false,
+        stations: [
+          { distanceFromRoot: 0, chord: 120, dihedral: 90 },
+          { distanceFromRoot: 160, chord: 80, dihedral: 90 },
+        ],
+      }),
+    );
     expect(fin.stations.every(({ y }) => y === 0)).toBe(true);
     expect(fin.stations[1]!.z).toBeCloseTo(0.16, 15);
   });
 
   test('two wings make one reference: sum of areas, mean weighted by area', () => {
     const front = placeSurface(surface(trapezoid(400, 150)));
-    const rear = placeSurface(surface({ ...trapezoid(500, 200), id: 'rear', role: 'secondWing', position: { x: 300 } }));
+    const rear = placeSurface(
+      surface({ ...trapezoid(500, 200), id: 'rear', role: 'secondWing', position: { x: 300 } }),
+    );
     const reference = referenceOf([front, rear])!;
     const [a, b] = [0.12, 0.2];
     expect(reference.area).toBeCloseTo(a + b, 12);

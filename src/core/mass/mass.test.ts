@@ -13,9 +13,22 @@ const massesOf = (design: ReturnType<typeof designOf>) => weigh(design, design.s
 const flat = { section: { kind: 'flatPlate' as const, thickness: 5 } };
 
 function flatWing(more: object = {}) {
-  return designOf([{ ...trapezoid(500, 200), stations: [{ distanceFromRoot: 0, chord: 200, ...flat }, { distanceFromRoot: 500, chord: 200, ...flat }], ...ofBoard, ...more }], {
-    materials: [BOARD],
-  });
+  return designOf(
+    [
+      {
+        ...trapezoid(500, 200),
+        stations: [
+          { distanceFromRoot: 0, chord: 200, ...flat },
+          { distanceFromRoot: 500, chord: 200, ...flat },
+        ],
+        ...ofBoard,
+        ...more,
+      },
+    ],
+    {
+      materials: [BOARD],
+    },
+  );
 }
 
 describe('rigid bodies', () => {
@@ -41,7 +54,11 @@ describe('rigid bodies', () => {
     const element = fc.record({
       mass: fc.double({ min: 0.001, max: 2, noNaN: true }),
       centre: fc.tuple(coordinate, coordinate, coordinate),
-      size: fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })),
+      size: fc.tuple(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+      ),
     });
     fc.assert(
       fc.property(fc.array(element, { minLength: 1, maxLength: 12 }), (elements) => {
@@ -74,8 +91,13 @@ describe('board parts', () => {
   test('a tapered panel: mass exact to a few parts in ten thousand, balance where its area is', () => {
     const { properties } = massesOf(designOf([{ ...trapezoid(500, 200, 100), ...ofBoard }], { materials: [BOARD] }));
     expectWithin(properties!.total, 0.15 * 0.4, 1e-3);
-    const alongSpan = elementsOfSurface(designOf([{ ...trapezoid(500, 200, 100), ...ofBoard }], { materials: [BOARD] }), 'wing').filter(({ centre }) => centre[1] > 0);
-    const mean = alongSpan.reduce((sum, { mass, centre }) => sum + mass * centre[1], 0) / alongSpan.reduce((sum, { mass }) => sum + mass, 0);
+    const alongSpan = elementsOfSurface(
+      designOf([{ ...trapezoid(500, 200, 100), ...ofBoard }], { materials: [BOARD] }),
+      'wing',
+    ).filter(({ centre }) => centre[1] > 0);
+    const mean =
+      alongSpan.reduce((sum, { mass, centre }) => sum + mass * centre[1], 0) /
+      alongSpan.reduce((sum, { mass }) => sum + mass, 0);
     expectWithin(mean, (0.5 * (1 + 2 * 0.5)) / (3 * 1.5), 2e-3);
   });
 
@@ -83,7 +105,19 @@ describe('board parts', () => {
     ['steppedPlate', { kind: 'steppedPlate', thickness: 5, stepPosition: 0.5 }, 1.5, (0.5 + 0.125) / 1.5],
     ['reflexed', { kind: 'reflexed', thickness: 5, bendAngle: 5 }, 1, 0.5],
   ] as const)('%s takes its layers', (_, section, layers, centroid) => {
-    const design = designOf([{ ...trapezoid(500, 200), stations: [{ distanceFromRoot: 0, chord: 200, section }, { distanceFromRoot: 500, chord: 200, section }], ...ofBoard }], { materials: [BOARD] });
+    const design = designOf(
+      [
+        {
+          ...trapezoid(500, 200),
+          stations: [
+            { distanceFromRoot: 0, chord: 200, section },
+            { distanceFromRoot: 500, chord: 200, section },
+          ],
+          ...ofBoard,
+        },
+      ],
+      { materials: [BOARD] },
+    );
     const { properties } = massesOf(design);
     expect(properties!.total).toBeCloseTo(0.2 * 0.4 * layers, 9);
     expect(properties!.centreOfGravity[0]).toBeCloseTo(0.2 * centroid, 9);
@@ -91,7 +125,19 @@ describe('board parts', () => {
 
   test('a fold takes a little more than its two skins', () => {
     const section = { kind: 'foldedOverSpar' as const, boardThickness: 5, sparHeight: 12, bottomLength: 0.7 };
-    const design = designOf([{ ...trapezoid(500, 200), stations: [{ distanceFromRoot: 0, chord: 200, section }, { distanceFromRoot: 500, chord: 200, section }], ...ofBoard }], { materials: [BOARD] });
+    const design = designOf(
+      [
+        {
+          ...trapezoid(500, 200),
+          stations: [
+            { distanceFromRoot: 0, chord: 200, section },
+            { distanceFromRoot: 500, chord: 200, section },
+          ],
+          ...ofBoard,
+        },
+      ],
+      { materials: [BOARD] },
+    );
     const ratio = massesOf(design).properties!.total / 0.08;
     expect(ratio).toBeGreaterThan(1.7);
     expect(ratio).toBeLessThan(1.95);
@@ -99,24 +145,39 @@ describe('board parts', () => {
 
   test('glue, tape, holes and spars add or take what they say', () => {
     const base = massesOf(flatWing()).properties!.total;
-    const with_ = (construction: object, more: object = {}) => massesOf(flatWing({ construction: { material: 'board', ...construction }, ...more })).properties!.total;
+    const with_ = (construction: object, more: object = {}) =>
+      massesOf(flatWing({ construction: { material: 'board', ...construction }, ...more })).properties!.total;
     expect(with_({ glueLength: 1000, glueDensity: 8 }) - base).toBeCloseTo(0.016, 9);
     expect(with_({ tapeArea: 100_000, tapeDensity: 50 }) - base).toBeCloseTo(0.005, 9);
     expect(with_({ lighteningFraction: 0.25 })).toBeCloseTo(base * 0.75, 9);
-    const spars = [{ id: 's', start: { distanceFromRoot: 0, x: 60 }, end: { distanceFromRoot: 400, x: 60 }, linearDensity: 20 }];
+    const spars = [
+      { id: 's', start: { distanceFromRoot: 0, x: 60 }, end: { distanceFromRoot: 400, x: 60 }, linearDensity: 20 },
+    ];
     expect(with_({}, { spars }) - base).toBeCloseTo(2 * 0.4 * 0.02, 9);
   });
 
   test('a weighed mass replaces the computed one, and both stay', () => {
     const { parts, properties } = massesOf(flatWing({ measuredMass: 95 }));
     expect(properties!.total).toBeCloseTo(0.095, 12);
-    expect(parts[0]).toMatchObject({ measured: 0.095, mass: expect.closeTo(0.095, 12), computed: expect.closeTo(0.08, 9) });
+    expect(parts[0]).toMatchObject({
+      measured: 0.095,
+      mass: expect.closeTo(0.095, 12),
+      computed: expect.closeTo(0.08, 9),
+    });
     const unbuilt = massesOf(designOf([{ ...trapezoid(500, 200), measuredMass: 70 }]));
     expect(unbuilt.properties!.total).toBeCloseTo(0.07, 12);
   });
 
   test('a box of board weighs its four sides', () => {
-    const body = { id: 'b', kind: 'box' as const, frames: [{ x: 0, width: 50, top: 30, bottom: -30 }, { x: 400, width: 50, top: 30, bottom: -30 }], construction: { material: 'board', extraFraction: 0 } };
+    const body = {
+      id: 'b',
+      kind: 'box' as const,
+      frames: [
+        { x: 0, width: 50, top: 30, bottom: -30 },
+        { x: 400, width: 50, top: 30, bottom: -30 },
+      ],
+      construction: { material: 'board', extraFraction: 0 },
+    };
     const { properties } = massesOf(designOf([], { materials: [BOARD], bodies: [body] }));
     expect(properties!.total).toBeCloseTo(0.4 * 2 * (0.05 + 0.06) * 0.4, 9);
     expect(properties!.centreOfGravity[0]).toBeCloseTo(0.2, 12);

@@ -142,19 +142,40 @@ const BUILDERS: Builders = {
   coordinates: (section) => resample(section.points),
 };
 
+/** Contours by section: a document's sections never change, a changed one is a new object. */
+const known = new WeakMap<Section, Map<number, Contour>>();
+
 /** Contour of a section on a chord. @param chord the chord it is built on [mm], since boards have a thickness, not a ratio */
 export function contourOf(section: Section, chord: number): Contour {
+  const byChord = known.get(section) ?? new Map<number, Contour>();
+  known.set(section, byChord);
+  const before = byChord.get(chord);
+  if (before) return before;
   const build = BUILDERS[section.kind] as (section: Section, chord: number) => Contour;
-  return build(section, chord);
+  const contour = build(section, chord);
+  byChord.set(chord, contour);
+  return contour;
+}
+
+/** Keeps what follows from a contour beside it. */
+function onceFor<Result>(derive: (contour: Contour) => Result): (contour: Contour) => Result {
+  const results = new WeakMap<Contour, Result>();
+  return (contour) => {
+    const before = results.get(contour);
+    if (before !== undefined) return before;
+    const result = derive(contour);
+    results.set(contour, result);
+    return result;
+  };
 }
 
 /** Height of the camber line above the chord line through nose and trailing edge, at the contour's stations. */
-export function camberLine({ x, upper, lower }: Contour): Float64Array {
+export const camberLine = onceFor(({ x, upper, lower }): Float64Array => {
   const middle = x.map((_, index) => (upper[index]! + lower[index]!) / 2);
   const nose = middle[0]!;
   const rise = middle.at(-1)! - nose;
   return middle.map((height, index) => height - nose - rise * x[index]!);
-}
+});
 
 export interface Thickness {
   /** Greatest thickness as a fraction of the chord. */
@@ -164,9 +185,9 @@ export interface Thickness {
 }
 
 /** Greatest thickness and where it is; the middle of the stretch when it is constant. */
-export function thicknessOf({ x, upper, lower }: Contour): Thickness {
+export const thicknessOf = onceFor(({ x, upper, lower }): Thickness => {
   const thickness = x.map((_, index) => upper[index]! - lower[index]!);
   const ratio = Math.max(...thickness);
   const at = [...x].filter((_, index) => thickness[index]! > ratio - 1e-9);
   return { ratio, position: (at[0]! + at.at(-1)!) / 2 };
-}
+});

@@ -68,7 +68,10 @@ describe('contours as built', () => {
   });
 
   test('a step doubles the board ahead of it and cambers the section to its own side', () => {
-    for (const [stepSide, sign] of [['upper', 1], ['lower', -1]] as const) {
+    for (const [stepSide, sign] of [
+      ['upper', 1],
+      ['lower', -1],
+    ] as const) {
       const shape = shapeOf(section({ kind: 'steppedPlate', thickness: 5, stepPosition: 0.5, stepSide }), 200);
       expect(shape.thicknessRatio).toBeCloseTo(0.05, 12);
       expect(Math.sign(shape.camber)).toBe(sign);
@@ -76,14 +79,20 @@ describe('contours as built', () => {
   });
 
   test('a fold is as thick at its spar as the spar and two skins', () => {
-    const contour = contourOf(section({ kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 14, sparPosition: 0.3 }), 200);
+    const contour = contourOf(
+      section({ kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 14, sparPosition: 0.3 }),
+      200,
+    );
     const { ratio, position } = thicknessOf(contour);
     expect(ratio).toBeCloseTo((14 + 10) / 200, 3);
     expect(position).toBeCloseTo(0.3, 1);
   });
 
   test('behind a short lower skin only the upper one is left', () => {
-    const { x, upper, lower } = contourOf(section({ kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 14, sparPosition: 0.3, bottomLength: 0.7 }), 200);
+    const { x, upper, lower } = contourOf(
+      section({ kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 14, sparPosition: 0.3, bottomLength: 0.7 }),
+      200,
+    );
     const at = [...x].findIndex((place) => place > 0.85);
     expect(upper[at]! - lower[at]!).toBeCloseTo(5 / 200, 9);
   });
@@ -96,8 +105,10 @@ describe('contours as built', () => {
 
   test('coordinates come back as they were, turned level', () => {
     const points: [number, number][] = [];
-    for (let index = 0; index <= 40; index++) points.push([1 - index / 40, 0.05 * Math.sin((Math.PI * (40 - index)) / 40) + 0.02]);
-    for (let index = 1; index <= 40; index++) points.push([index / 40, -0.03 * Math.sin((Math.PI * index) / 40) + 0.02]);
+    for (let index = 0; index <= 40; index++)
+      points.push([1 - index / 40, 0.05 * Math.sin((Math.PI * (40 - index)) / 40) + 0.02]);
+    for (let index = 1; index <= 40; index++)
+      points.push([index / 40, -0.03 * Math.sin((Math.PI * index) / 40) + 0.02]);
     const shape = shapeOf(section({ kind: 'coordinates', name: 'lens', points }), 200);
     expect(shape.thicknessRatio).toBeCloseTo(0.08, 3);
     expect(shape.camber).toBeCloseTo(0.01, 3);

@@ -1,5 +1,13 @@
 import { expect, test } from 'vitest';
-import { type DisplayUnits, formatLength, formatMass, formatSpeed, formatValue, inchFraction, METRIC } from './formatQuantity';
+import {
+  type DisplayUnits,
+  formatLength,
+  formatMass,
+  formatSpeed,
+  formatValue,
+  inchFraction,
+  METRIC,
+} from './formatQuantity';
 
 const IMPERIAL: DisplayUnits = { length: 'in', mass: 'oz', speed: 'mph' };
 
