@@ -1,17 +1,22 @@
-import { type Design, type DesignInput, designSchema } from '@/core/document/schema/design';
-import { lagoonPostman, reefSurveyor } from './conventional';
+import { type Design, designSchema } from '@/core/document/schema/design';
 
-/** The invented fleet of the Cay Orell school, by name. */
-export const DEMO_INPUTS: Readonly<Record<string, DesignInput>> = {
-  'lagoon-postman': lagoonPostman,
-  'reef-surveyor': reefSurveyor,
-};
+/** The invented fleet of the Cay Orell school: one document a file, named as the command line names it. */
+const FILES = import.meta.glob<unknown>('./*.json', { eager: true, import: 'default' });
 
-export const DEMO_NAMES = Object.keys(DEMO_INPUTS);
+/** The two that tell the first story come first. */
+const FIRST = ['lagoon-postman', 'reef-surveyor'];
+
+export const DEMO_NAMES: readonly string[] = [
+  ...FIRST,
+  ...Object.keys(FILES)
+    .map((path) => path.slice(2, -'.json'.length))
+    .filter((name) => !FIRST.includes(name))
+    .sort(),
+];
 
 /** A demo design, whole. @throws RangeError for an unknown name */
 export function demoDesign(name: string): Design {
-  const input = DEMO_INPUTS[name];
-  if (!input) throw new RangeError(`There is no example "${name}". Known: ${DEMO_NAMES.join(', ')}.`);
+  const input = FILES[`./${name}.json`];
+  if (input === undefined) throw new RangeError(`There is no example "${name}". Known: ${DEMO_NAMES.join(', ')}.`);
   return designSchema.parse(input);
 }
