@@ -22,7 +22,8 @@ beforeAll(async () => {
   });
 }, 120_000);
 
-const run = (...args: string[]) => spawnSync(process.execPath, [join(folder, 'analyse.js'), ...args], { encoding: 'utf8' });
+const run = (...args: string[]) =>
+  spawnSync(process.execPath, [join(folder, 'analyse.js'), ...args], { encoding: 'utf8' });
 const written = (name: string, text: string) => {
   const path = join(folder, name);
   writeFileSync(path, text);
@@ -68,7 +69,12 @@ describe('command line', () => {
   });
 
   test('a bad file is refused with the place and the reason', () => {
-    const answer = run(written('bad.json', '{"format":"inclinar-design","version":1,"name":"x","surfaces":[{"id":"w","role":"wing","stations":[{"distanceFromRoot":0,"chord":2}]}]}'));
+    const answer = run(
+      written(
+        'bad.json',
+        '{"format":"inclinar-design","version":1,"name":"x","surfaces":[{"id":"w","role":"wing","stations":[{"distanceFromRoot":0,"chord":2}]}]}',
+      ),
+    );
     expect(answer.status).toBe(2);
     expect(answer.stderr).toMatch(/\/surfaces\/0\/stations\/0\/chord: must lie between 5 mm/);
     expect(answer.stderr).toMatch(/\/surfaces\/0\/stations: needs at least a root and a tip/);

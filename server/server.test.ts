@@ -36,7 +36,14 @@ test('every path of the app is the same page, never cached', async () => {
 test('the policy allows no foreign or generated script, no frames, no plain-http lockout', async () => {
   const { headers } = await fetch(address);
   const policy = headers.get('content-security-policy')!;
-  for (const part of ["default-src 'self'", "script-src 'self';", "object-src 'none'", "frame-ancestors 'none'", "worker-src 'self' blob:"]) expect(policy).toContain(part);
+  for (const part of [
+    "default-src 'self'",
+    "script-src 'self';",
+    "object-src 'none'",
+    "frame-ancestors 'none'",
+    "worker-src 'self' blob:",
+  ])
+    expect(policy).toContain(part);
   expect(policy).not.toContain('unsafe-eval');
   expect(headers.get('x-content-type-options')).toBe('nosniff');
   expect(headers.get('strict-transport-security')).toBeNull();

@@ -23,7 +23,8 @@ async function analyseText(text: string): Promise<unknown> {
   const read = readDesignText(text);
   if (!read.ok) throw new Error(read.issues.map(({ path, message }) => `${path} ${message}`).join('; '));
   const outcome = await preview.request(read.design);
-  if (outcome.kind !== 'done') throw new Error(outcome.kind === 'failed' ? outcome.message : 'A newer request took its place.');
+  if (outcome.kind !== 'done')
+    throw new Error(outcome.kind === 'failed' ? outcome.message : 'A newer request took its place.');
   return outcome.analysis;
 }
 Object.assign(window, { inclinar: { analyse: analyseText } });

@@ -19,8 +19,16 @@ test.each([
 });
 
 test('a picture, a broken file and a huge one are refused in words', async () => {
-  expect(await readDesignFile(file('\u0089PNG'))).toMatchObject({ ok: false, issues: [{ message: expect.stringMatching(/not a JSON file/) }] });
-  expect(await readDesignFile(file(designText(demoDesign('lagoon-postman')).slice(0, 400)))).toMatchObject({ ok: false });
+  expect(await readDesignFile(file('\u0089PNG'))).toMatchObject({
+    ok: false,
+    issues: [{ message: expect.stringMatching(/not a JSON file/) }],
+  });
+  expect(await readDesignFile(file(designText(demoDesign('lagoon-postman')).slice(0, 400)))).toMatchObject({
+    ok: false,
+  });
   const huge = { size: 3e7, text: async () => '' } as unknown as Blob;
-  expect(await readDesignFile(huge)).toMatchObject({ ok: false, issues: [{ message: expect.stringMatching(/larger than 20 MB/) }] });
+  expect(await readDesignFile(huge)).toMatchObject({
+    ok: false,
+    issues: [{ message: expect.stringMatching(/larger than 20 MB/) }],
+  });
 });

@@ -123,7 +123,10 @@ describe('autosave', () => {
     const { id } = await store.create(named('Start'));
     const heard = events();
     let broken = true;
-    const fragile: DesignStore = { ...store, save: (...input) => (broken ? Promise.reject(new Error('disk full')) : store.save(...input)) };
+    const fragile: DesignStore = {
+      ...store,
+      save: (...input) => (broken ? Promise.reject(new Error('disk full')) : store.save(...input)),
+    };
     const autosave = createAutosave(fragile, id, 1, heard);
     autosave.change(named('Lost?'));
     await autosave.flush();

@@ -13,7 +13,11 @@ import { makeStore, type Session } from './store';
 
 /** Computes at once, in this thread. */
 const direct: AnalysisClient = {
-  request: async (design, options) => ({ kind: 'done', analysis: analyse(design, { ...options, grid: { strips: 6, chordwise: 3 } }), milliseconds: 1 }),
+  request: async (design, options) => ({
+    kind: 'done',
+    analysis: analyse(design, { ...options, grid: { strips: 6, chordwise: 3 } }),
+    milliseconds: 1,
+  }),
   close: () => {},
 };
 
@@ -23,7 +27,8 @@ let id: string;
 let count = 0;
 const settle = () => new Promise((done) => setTimeout(done, 20));
 const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
-const set = (value: unknown, gesture?: string) => session.store.dispatch(setFields([{ field: '/surfaces/wing/incidence', value }], gesture));
+const set = (value: unknown, gesture?: string) =>
+  session.store.dispatch(setFields([{ field: '/surfaces/wing/incidence', value }], gesture));
 
 beforeEach(async () => {
   designs = designStore(openDatabase(`store-${++count}`));
@@ -98,7 +103,9 @@ describe('numbers beside the document', () => {
     expect(current!.findings.flatMap(({ remedies }) => remedies)).toEqual([]);
     session.store.dispatch(endDrag());
     await settle();
-    expect(session.store.getState().analysis.current!.findings.flatMap(({ remedies }) => remedies).length).toBeGreaterThan(0);
+    expect(
+      session.store.getState().analysis.current!.findings.flatMap(({ remedies }) => remedies).length,
+    ).toBeGreaterThan(0);
   });
 
   test('a remedy previews without changing anything, and is one step when taken', async () => {
@@ -118,7 +125,9 @@ describe('numbers beside the document', () => {
   });
 
   test('a preview that was left before it came is not shown', async () => {
-    session.store.dispatch(previewRemedy({ label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] }));
+    session.store.dispatch(
+      previewRemedy({ label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] }),
+    );
     session.store.dispatch(previewDropped());
     await settle();
     expect(session.store.getState().analysis.preview).toBeNull();

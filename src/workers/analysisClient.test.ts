@@ -17,7 +17,8 @@ function bench() {
       terminate: () => (handle.ended = true),
     };
     const service = {
-      analyse: (design: Design) => new Promise<WorkerAnswer>((answer, fail) => asked.push({ name: design.name, answer, fail })),
+      analyse: (design: Design) =>
+        new Promise<WorkerAnswer>((answer, fail) => asked.push({ name: design.name, answer, fail })),
     } as unknown as AnalysisService;
     return { worker, service };
   };

@@ -15,6 +15,8 @@ export interface QuantityFieldProps {
   /** Called when the field is emptied; without it empty is an error. */
   readonly onClear?: () => EditOutcome;
   readonly hideLabel?: boolean;
+  /** For narrow columns whose head names the unit. */
+  readonly hideUnit?: boolean;
   readonly step?: number;
   readonly placeholder?: string;
   readonly digits?: number;
@@ -54,7 +56,7 @@ function unitOf(kind: QuantityKind, units: DisplayUnits, digits: number | undefi
 
 /** A number with its unit, as people type it. Enter takes it, Escape leaves it, arrows nudge it. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, kind, value, onCommit, onClear, hideLabel = false, placeholder, digits } = props;
+  const { label, kind, value, onCommit, onClear, hideLabel = false, hideUnit = false, placeholder, digits } = props;
   const units = useAppSelector((state) => state.settings.units);
   const { unit, show, step } = unitOf(kind, units, digits);
   const id = useId();
@@ -121,7 +123,7 @@ export function QuantityField(props: QuantityFieldProps) {
             }
           }}
         />
-        {unit !== '' && (
+        {unit !== '' && !hideUnit && (
           <span className="pr-1.5 text-xs text-faint" aria-hidden="true">
             {unit}
           </span>

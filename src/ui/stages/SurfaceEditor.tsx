@@ -1,6 +1,6 @@
 import type { Surface } from '@/core/document/schema/surface';
 import { setFields } from '@/store/edit';
-import { useAppDispatch } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
 import { SectionEditor } from './SectionEditor';
@@ -8,6 +8,7 @@ import { SectionEditor } from './SectionEditor';
 /** Sizes of one surface, grouped the way the hand works: whole, then station by station. */
 export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
   const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
   const path = `/surfaces/${surface.id}`;
   const last = surface.stations.length - 1;
   const length = surface.stations[last]!.distanceFromRoot;
@@ -48,7 +49,9 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
           )}
         </div>
         <table className="mt-2 w-full table-fixed">
-          <caption className="mb-1 text-left text-[13px] text-faint">Stations, root to tip</caption>
+          <caption className="mb-1 text-left text-[13px] text-faint">
+            Stations, root to tip: lengths in {units.length}, angles in degrees
+          </caption>
           <thead>
             <tr className="text-left text-xs text-faint">
               <th scope="col" className="font-normal">
@@ -82,6 +85,8 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                     ) : (
                       <QuantityField
                         hideLabel
+                        hideUnit
+                        hideUnit
                         label={`${where} from root`}
                         kind="length"
                         value={station.distanceFromRoot}
@@ -92,6 +97,7 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                   <td className="pr-1">
                     <QuantityField
                       hideLabel
+                      hideUnit
                       label={`${where} chord`}
                       kind="length"
                       value={station.chord}
@@ -102,6 +108,8 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                     {index > 0 && (
                       <QuantityField
                         hideLabel
+                        hideUnit
+                        hideUnit
                         label={`${where} swept`}
                         kind="length"
                         value={station.leadingEdgeOffset}
@@ -114,6 +122,9 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                       {index < last && (
                         <QuantityField
                           hideLabel
+                          hideUnit
+                          hideUnit
+                          hideUnit
                           label={`${where} dihedral`}
                           kind="angle"
                           value={station.dihedral}
@@ -126,6 +137,8 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                     {index > 0 && (
                       <QuantityField
                         hideLabel
+                        hideUnit
+                        hideUnit
                         label={`${where} twist`}
                         kind="angle"
                         value={station.twist}
