@@ -3,7 +3,12 @@ const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: fro
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    forbid('core-stands-alone', '^src/core', '^(src/(workers|store|storage|files|ui)|server|cli|demo)'),
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(src/(workers|store|storage|files|ui)|server|cli|demo)' },
+    },
     {
       name: 'core-uses-only-maths-and-schemas',
       severity: 'error',

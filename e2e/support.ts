@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 
 /** Opens a demo design by name, at a stage. */
 export async function openDesign(page: Page, name: string, stage?: string): Promise<void> {

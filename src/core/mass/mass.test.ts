@@ -145,15 +145,15 @@ describe('board parts', () => {
 
   test('glue, tape, holes and spars add or take what they say', () => {
     const base = massesOf(flatWing()).properties!.total;
-    const with_ = (construction: object, more: object = {}) =>
+    const totalWith = (construction: object, more: object = {}) =>
       massesOf(flatWing({ construction: { material: 'board', ...construction }, ...more })).properties!.total;
-    expect(with_({ glueLength: 1000, glueDensity: 8 }) - base).toBeCloseTo(0.016, 9);
-    expect(with_({ tapeArea: 100_000, tapeDensity: 50 }) - base).toBeCloseTo(0.005, 9);
-    expect(with_({ lighteningFraction: 0.25 })).toBeCloseTo(base * 0.75, 9);
+    expect(totalWith({ glueLength: 1000, glueDensity: 8 }) - base).toBeCloseTo(0.016, 9);
+    expect(totalWith({ tapeArea: 100_000, tapeDensity: 50 }) - base).toBeCloseTo(0.005, 9);
+    expect(totalWith({ lighteningFraction: 0.25 })).toBeCloseTo(base * 0.75, 9);
     const spars = [
       { id: 's', start: { distanceFromRoot: 0, x: 60 }, end: { distanceFromRoot: 400, x: 60 }, linearDensity: 20 },
     ];
-    expect(with_({}, { spars }) - base).toBeCloseTo(2 * 0.4 * 0.02, 9);
+    expect(totalWith({}, { spars }) - base).toBeCloseTo(2 * 0.4 * 0.02, 9);
   });
 
   test('a weighed mass replaces the computed one, and both stay', () => {

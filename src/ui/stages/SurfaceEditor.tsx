@@ -86,7 +86,6 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                       <QuantityField
                         hideLabel
                         hideUnit
-                        hideUnit
                         label={`${where} from root`}
                         kind="length"
                         value={station.distanceFromRoot}
@@ -109,7 +108,6 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                       <QuantityField
                         hideLabel
                         hideUnit
-                        hideUnit
                         label={`${where} swept`}
                         kind="length"
                         value={station.leadingEdgeOffset}
@@ -123,8 +121,6 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                         <QuantityField
                           hideLabel
                           hideUnit
-                          hideUnit
-                          hideUnit
                           label={`${where} dihedral`}
                           kind="angle"
                           value={station.dihedral}
@@ -137,7 +133,6 @@ export function SurfaceEditor({ surface }: { readonly surface: Surface }) {
                     {index > 0 && (
                       <QuantityField
                         hideLabel
-                        hideUnit
                         hideUnit
                         label={`${where} twist`}
                         kind="angle"
