@@ -1,21 +1,27 @@
-import { loadPerAlphaWithoutTail } from './aero/aeroModel';
+import { type AeroModel, loadPerAlphaWithoutTail } from './aero/aeroModel';
+import { solveAsymmetry } from './aero/asymmetry';
 import { lateralDerivatives, neutralPointAt, pitchDerivatives } from './aero/derivatives';
 import { downwashReceiver, meanDownwash } from './aero/downwash';
-import { crossLoads } from './aero/forces';
+import { controlCase, type FlowCase } from './aero/flowCase';
+import { crossLoads, loadChange } from './aero/forces';
 import { stripLifts } from './aero/farField';
-import { isTail } from './aero/lattice';
+import { isTail, surfaceMask } from './aero/lattice';
+import { sharedThrow } from './aero/sharedThrow';
 import { zeroLift } from './aero/trim';
 import { cruiseState } from './analysis/cruise';
 import { emptyAnalysis } from './analysis/empty';
 import { flightLimits } from './analysis/flightLimits';
 import { type AnalyseOptions, type Prepared, prepare } from './analysis/prepare';
+import { nulls, TRIM_KEYS } from './analysis/nulls';
 import { sectionSummaries } from './analysis/sections';
 import type { Analysis } from './analysis/types';
 import { balanceSchools } from './balance/schools';
 import type { Design } from './document/schema/design';
 import type { AnalysisWithoutFindings } from './findings/rule';
 import { findFindings } from './findings/rules';
+import { builtAngles } from './geometry/asBuilt';
 import { tailVolume } from './geometry/planform';
+import type { Vector3 } from './units/convert';
 import { explain } from './working/explain';
 
 export type { AnalyseOptions } from './analysis/prepare';
@@ -71,6 +77,7 @@ function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFind
   const wholeLift = lifts.reduce((sum, value) => sum + value, 0);
   const zero = zeroLift(model, about);
   const limits = flightLimits(prepared, model, cruise, pitch.neutralPoint);
+  const neutral = cruise.isTrimmed ? neutralTailIncidence(model, alpha, command, about) : null;
   const lateralReasons: Record<string, string> = {
     ...(lateral.roll ? {} : { rollFromAileron: NO_ROLL, yawFromAileron: NO_ROLL }),
     ...(lateral.yaw ? {} : { rollFromRudder: NO_YAW, yawFromRudder: NO_YAW }),
@@ -150,18 +157,27 @@ function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFind
           elevator,
           liftCoefficient: cruise.state.lift,
           residualMoment: elevator === null ? cruise.state.moment : 0,
-          reasons: elevator === null ? { elevator: NO_PITCH } : {},
+          tailIncidence: neutral,
+          thrustMoment: cruise.thrustMoment,
+          elevatorPowerOff: cruise.powerOff?.elevator ?? null,
+          reasons: {
+            ...(elevator === null ? { elevator: NO_PITCH, elevatorPowerOff: NO_PITCH } : {}),
+            ...(neutral === null
+              ? { tailIncidence: 'There is no tail or canard whose angle could stand in for the pitch control.' }
+              : {}),
+            ...(cruise.thrustMoment === null ? { thrustMoment: 'There is no drive, or it is left out.' } : {}),
+          },
         }
-      : {
-          speed: null,
-          alpha: null,
-          elevator: null,
-          liftCoefficient: null,
-          residualMoment: null,
-          reasons: Object.fromEntries(
-            ['speed', 'alpha', 'elevator', 'liftCoefficient', 'residualMoment'].map((key) => [key, cruise.reason!]),
-          ),
-        },
+      : nulls(TRIM_KEYS, cruise.reason!),
+    asymmetry: cruise.isTrimmed
+      ? solveAsymmetry(model, { alpha, command, about, lift: cruise.state.lift, lateral })
+      : null,
+    slipstream: cruise.slipstream && {
+      pressureRatio: cruise.slipstream.pressureRatio,
+      tailShare: Math.max(0, ...cruise.slipstream.shares.values()),
+    },
+    sharedThrow: sharedThrow(prepared.mixes.pitch, prepared.mixes.roll, command),
+    wash: washBySurface(model, state, quarterTurn),
     ...limits,
     schools: balanceSchools(placed, reference),
     spanLoading: model.lattice.strips.map((strip, index) => ({
@@ -178,6 +194,29 @@ function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFind
     sections: sectionSummaries(prepared),
     workings: [],
   };
+}
+
+/** Wash of all others at every level surface: angle at trim and slope with angle of attack. */
+function washBySurface(model: AeroModel, state: FlowCase, quarterTurn: FlowCase): Analysis['wash'] {
+  return Object.fromEntries(
+    model.lattice.surfaces.flatMap(({ id, mirrored, role }, index) => {
+      if (!mirrored || role === 'fin' || role === 'tipFin') return [];
+      const receiver = { surfaces: [index], name: id };
+      const at = (flow: FlowCase) => meanDownwash(model.matrices, receiver, flow);
+      return [[id, { angle: at(state), slope: at(quarterTurn) }]];
+    }),
+  );
+}
+
+/** Angle of the tail against the datum that does what the pitch command does, to first order [rad]. */
+function neutralTailIncidence(model: AeroModel, alpha: number, command: number, about: Vector3): number | null {
+  const index = model.lattice.surfaces.findIndex(isTail);
+  if (index < 0 || !model.commanded) return null;
+  const turned = controlCase(model.matrices, 'symmetric', surfaceMask(model.lattice, index));
+  const state = model.stateAt(alpha, command);
+  const momentOf = (change: FlowCase) => loadChange(model.matrices, state, change, about).moment[1];
+  const change = (command * momentOf(model.commanded)) / momentOf(turned);
+  return builtAngles(model.lattice.surfaces[index]!).meanIncidence + change;
 }
 
 const NO_MASS = 'Nothing has a mass yet: choose a material for the board parts or add equipment.';

@@ -1,3 +1,5 @@
+import { builtAngles } from '../geometry/asBuilt';
+import { developedLength } from '../geometry/layout';
 import type { Reference } from '../geometry/planform';
 import type { Vector3 } from '../units/convert';
 import type { CommandAngles } from './commands';
@@ -12,7 +14,7 @@ import {
 } from './flowCase';
 import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD, scaleLoad } from './forces';
 import type { InfluenceMatrices } from './influence';
-import { camberAndTwist, type Lattice } from './lattice';
+import { camberAndTwist, forStrips, type Lattice } from './lattice';
 
 /**
  * Loads of what the lattice does not hold (bodies, propellers, drag), per ρV²
@@ -57,12 +59,16 @@ export interface AeroModel {
 
 const ORIGIN: Vector3 = [0, 0, 0];
 
-/** Nose-up angle of every panel as drawn: incidence, camber and twist [rad]. */
-export function drawnAngles(lattice: Lattice): Float64Array {
+/** Nose-up angle of every panel: camber, twist and incidence, as measured where it was measured (mean of both sides), else as drawn [rad]. */
+export function flownAnglesOf(lattice: Lattice): Float64Array {
   const angles = camberAndTwist(lattice);
-  lattice.strips.forEach((strip, index) => {
-    const incidence = lattice.surfaces[strip.surface]!.incidence;
-    for (let k = 0; k < lattice.cells.count; k++) angles[index * lattice.cells.count + k]! += incidence;
+  lattice.surfaces.forEach((surface, index) => {
+    const { meanIncidence, meanTipTwist } = builtAngles(surface);
+    const length = developedLength(surface);
+    forStrips(lattice, index, (strip, first) => {
+      const angle = meanIncidence + (meanTipTwist * strip.middle) / length;
+      for (let k = 0; k < lattice.cells.count; k++) angles[first + k]! += angle;
+    });
   });
   return angles;
 }
@@ -77,7 +83,7 @@ export interface AeroModelInput {
 
 export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroModelInput): AeroModel {
   const { lattice } = matrices;
-  const angles = drawnAngles(lattice);
+  const angles = flownAnglesOf(lattice);
   const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
   const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
   const extra = extraOf(rising);

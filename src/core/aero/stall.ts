@@ -36,6 +36,8 @@ export interface StallInput {
   /** Null when nothing is weighed: Reynolds numbers then come from the cruise speed. */
   readonly mass: number | null;
   readonly cruiseSpeed: number;
+  /** What drooped flaps add to the greatest lift of each strip. */
+  readonly extraLimit?: readonly number[];
 }
 
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
@@ -44,6 +46,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
   const lifting = lattice.strips.flatMap((strip, index) =>
     LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : [],
   );
+  const limitOf = (index: number) => data[index]!.maximumLift + (input.extraLimit?.[index] ?? 0);
   const low = line.stripLiftsAt(0.2);
   const high = line.stripLiftsAt(0.8);
   let speed = mass === null ? input.cruiseSpeed : input.cruiseSpeed / 1.5;
@@ -56,7 +59,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     for (const index of lifting) {
       const slope = (high[index]! - low[index]!) / 0.6;
       if (slope <= 1e-6) continue;
-      const at = 0.2 + (data[index]!.maximumLift - low[index]!) / slope;
+      const at = 0.2 + (limitOf(index) - low[index]!) / slope;
       if (at < lift && at > 0) {
         lift = at;
         critical = index;
@@ -80,7 +83,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     strips: lifting.map((index) => ({
       ...place(index),
       lift: atStall[index]!,
-      limit: data[index]!.maximumLift,
+      limit: limitOf(index),
     })),
   };
 }

@@ -1,5 +1,7 @@
 import { metresFromMillimetres, radiansFromDegrees } from '../units/convert';
-import type { AeroModel } from '../aero/aeroModel';
+import { type AeroModel, longitudinal } from '../aero/aeroModel';
+import { crossLoads, scaleLoad } from '../aero/forces';
+import { type Slipstream, slipstreamOver } from '../aero/slipstream';
 import { dragOf, liftCoefficientAt, stripData } from '../aero/polar';
 import { trim, type TrimState } from '../aero/trim';
 import type { Prepared } from './prepare';
@@ -9,8 +11,14 @@ export interface Cruise {
   readonly state: TrimState;
   readonly isTrimmed: boolean;
   readonly reason: string | null;
+  /** Pitching moment coefficient of thrust and slipstream, and the trim without them. */
+  readonly thrustMoment: number | null;
+  readonly powerOff: TrimState | null;
+  /** Air of the propellers over the tail in level flight; null without a drive. */
+  readonly slipstream: Slipstream | null;
 }
 
+const NO_THRUST = { thrustMoment: null, powerOff: null, slipstream: null };
 const AT_DATUM = { elevator: null, lift: 0, moment: 0 };
 
 /** Trims at cruise speed; thrust equal to the drag found there pulls along its line. */
@@ -22,20 +30,34 @@ export function cruiseState(prepared: Prepared, model: AeroModel): Cruise {
       state: { alpha: 0, ...AT_DATUM },
       isTrimmed: false,
       reason: 'Nothing has a mass yet: add weights to find the trim.',
+      ...NO_THRUST,
     };
   }
   const lift = liftCoefficientAt({ model, air, mass }, design.conditions.cruiseSpeed);
   const first = trim(model, { lift, about });
-  if (!first.ok) return { state: { alpha: 0, ...AT_DATUM }, isTrimmed: false, reason: first.reason };
+  if (!first.ok) return { state: { alpha: 0, ...AT_DATUM }, isTrimmed: false, reason: first.reason, ...NO_THRUST };
   const thrust = prepared.surfacesOnly ? null : thrustCoefficients(prepared, model, first.state);
-  if (!thrust) return { state: first.state, isTrimmed: true, reason: null };
+  if (!thrust)
+    return {
+      state: first.state,
+      isTrimmed: true,
+      reason: null,
+      thrustMoment: null,
+      powerOff: first.state,
+      slipstream: null,
+    };
+  const rest = {
+    isTrimmed: true,
+    reason: null,
+    thrustMoment: thrust.moment,
+    powerOff: first.state,
+    slipstream: thrust.stream,
+  };
   const second = trim(model, { lift: lift - thrust.lift, moment: -thrust.moment, about });
-  return second.ok
-    ? { state: { ...second.state, lift }, isTrimmed: true, reason: null }
-    : { state: first.state, isTrimmed: true, reason: null };
+  return second.ok ? { state: { ...second.state, lift }, ...rest } : { state: first.state, ...rest };
 }
 
-/** Lift and pitching moment coefficients of thrust that equals drag; null without a drive. */
+/** Lift and pitching moment coefficients of thrust that equals drag, with what its stream adds to the tail; null without a drive. */
 function thrustCoefficients(prepared: Prepared, model: AeroModel, state: TrimState) {
   const { design, about, air, sections, dragArea } = prepared;
   const drives = design.propulsion;
@@ -52,5 +74,16 @@ function thrustCoefficients(prepared: Prepared, model: AeroModel, state: TrimSta
     lift += share * Math.sin(state.alpha - tilt);
     moment += (share * (dx * Math.sin(tilt) - dz * Math.cos(tilt))) / model.reference.meanChord;
   }
-  return { lift, moment };
+  const stream = slipstreamOver(design, model.lattice, drag, model.reference.area);
+  const loads = crossLoads(model.matrices, flow, flow, about);
+  for (const [index, share] of stream.shares) {
+    const gained = longitudinal(
+      scaleLoad(loads[index]!, share * (stream.pressureRatio - 1)),
+      state.alpha,
+      model.reference,
+    );
+    lift += gained.lift;
+    moment += gained.moment;
+  }
+  return { lift, moment, stream };
 }

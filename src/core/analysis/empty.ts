@@ -2,17 +2,10 @@ import { weigh } from '../mass/massModel';
 import { placeSurface } from '../geometry/layout';
 import type { Design } from '../document/schema/design';
 import type { AnalysisWithoutFindings } from '../findings/rule';
+import { nulls, STALL_KEYS, TRIM_KEYS } from './nulls';
 import type { AnalyseOptions } from './prepare';
 
 const WHY = 'There is no wing with area yet: add a surface whose role is wing.';
-
-/** Every key of a group null for the same reason. */
-function nulls<Key extends string>(keys: readonly Key[], why: string) {
-  return {
-    ...(Object.fromEntries(keys.map((key) => [key, null])) as Record<Key, null>),
-    reasons: Object.fromEntries(keys.map((key) => [key, why])),
-  };
-}
 
 /** The analysis of a design without a wing: weights, and the reason for all the rest. */
 export function emptyAnalysis(design: Design, options: AnalyseOptions): AnalysisWithoutFindings {
@@ -76,17 +69,18 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions): Analysis
       WHY,
     ),
     lift: nulls(['shares'], WHY),
-    trim: nulls(['speed', 'alpha', 'elevator', 'liftCoefficient', 'residualMoment'], WHY),
-    stall: {
-      ...nulls(['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'], WHY),
-      strips: [],
-    },
+    trim: nulls(TRIM_KEYS, WHY),
+    stall: { ...nulls(STALL_KEYS, WHY), strips: [], liftLeft: {} },
     drag: {
       ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], WHY),
       polar: [],
     },
     speeds: nulls(['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'], WHY),
     window: nulls(['forward', 'aft', 'forwardBecause', 'aftBecause'], WHY),
+    asymmetry: null,
+    slipstream: null,
+    sharedThrow: null,
+    wash: {},
     schools: [],
     spanLoading: [],
     tails: [],

@@ -1,4 +1,6 @@
 import type { AeroModel } from '../aero/aeroModel';
+import { controlCase } from '../aero/flowCase';
+import { DROOPED_EXTRA_LIFT, marginAtRollControls, stallOrder, washoutForInboardStall } from '../aero/stallDetails';
 import { GRAVITY } from '../aero/atmosphere';
 import { stripLifts } from '../aero/farField';
 import { isTail } from '../aero/lattice';
@@ -12,6 +14,7 @@ import {
   liftAtFullCommand,
 } from '../balance/window';
 import type { Cruise } from './cruise';
+import { nulls, STALL_KEYS } from './nulls';
 import type { Prepared } from './prepare';
 import type { Analysis } from './types';
 
@@ -33,37 +36,71 @@ export function flightLimits(prepared: Prepared, model: AeroModel, cruise: Cruis
   };
 }
 
-function allNull<Key extends string>(keys: readonly Key[], why: string) {
-  return {
-    ...(Object.fromEntries(keys.map((key) => [key, null])) as Record<Key, null>),
-    reasons: Object.fromEntries(keys.map((key) => [key, why])),
-  };
-}
-
-const STALL_KEYS = ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'] as const;
-
 type Line = ReturnType<typeof trimmedLine>;
 
 function stallGroup(prepared: Prepared, model: AeroModel, line: Line): Analysis['stall'] {
   const { design, air, weights, sections, reference } = prepared;
   const mass = weights.properties?.total ?? null;
   const stated = design.balance.statedMaximumLift;
-  const none = (why: string) => ({ ...allNull(STALL_KEYS, why), strips: [] });
+  const none = (why: string) => ({ ...nulls(STALL_KEYS, why), strips: [], liftLeft: {} });
   if (prepared.surfacesOnly) return none(NO_VISCOSITY);
-  const found =
-    'reason' in line
-      ? line
-      : findStall({ model, line, sections, air, mass, cruiseSpeed: design.conditions.cruiseSpeed });
+  const input = { model, sections, air, mass, cruiseSpeed: design.conditions.cruiseSpeed };
+  const found = 'reason' in line ? line : findStall({ ...input, line });
+  if ('reason' in line) return none(line.reason);
   if ('reason' in found) return none(found.reason);
   const lift = stated ?? found.liftCoefficient;
+  const speedAt = (value: number) => (mass === null ? null : stallSpeed(mass, air, reference.area, value));
+  const margin = marginAtRollControls(model, found.strips);
+  const washout = washoutForInboardStall(model, found.surface, found.strips, found.startsAtSpanFraction);
+  const flapped = flappedStall(prepared, model, line);
   return {
     liftCoefficient: lift,
-    speed: mass === null ? null : stallSpeed(mass, air, reference.area, lift),
+    speed: speedAt(lift),
     startsAtSpanFraction: found.startsAtSpanFraction,
     surface: found.surface,
     strips: found.strips,
-    reasons: mass === null ? { speed: 'Nothing has a mass yet.' } : {},
+    marginAtRollControls: margin,
+    washoutToMoveInboard: washout,
+    liftLeft: stallOrder(found.strips),
+    flappedLiftCoefficient: flapped,
+    flappedSpeed: flapped === null ? null : speedAt(flapped),
+    reasons: {
+      ...(mass === null ? { speed: 'Nothing has a mass yet.', flappedSpeed: 'Nothing has a mass yet.' } : {}),
+      ...(margin === null ? { marginAtRollControls: 'No control of a lifting surface answers to roll.' } : {}),
+      ...(washout === null ? { washoutToMoveInboard: 'Even 10° of washout would leave the start near the tip.' } : {}),
+      ...(flapped === null ? { flappedLiftCoefficient: NO_FLAPS, flappedSpeed: NO_FLAPS } : {}),
+    },
   };
+}
+
+const NO_FLAPS = 'Nothing droops as a flap.';
+
+/** C_Lmax with the flaps fully down: they lift more, and their strips stall later. */
+function flappedStall(prepared: Prepared, model: AeroModel, line: Exclude<Line, { reason: string }>): number | null {
+  const { commands, flapTravel, sections, air, weights, design } = prepared;
+  if (!commands.flap.hasEven || flapTravel <= 0) return null;
+  const change = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even));
+  const { lattice, reference } = model;
+  const droop = change.map((value) => value * flapTravel);
+  const count = lattice.cells.count;
+  const extra = lattice.strips.map((_, index) =>
+    commands.flap.even[index * count + count - 1] ? DROOPED_EXTRA_LIFT : 0,
+  );
+  const lifted = lattice.strips.reduce(
+    (sum, { width, m, tangentY }, i) => sum + (2 * droop[i]! * width * m.chord * tangentY) / reference.area,
+    0,
+  );
+  // At a whole lift C_L the aircraft without flaps carries C_L less what the flaps add by themselves.
+  const found = findStall({
+    model,
+    sections,
+    air,
+    mass: weights.properties?.total ?? null,
+    cruiseSpeed: design.conditions.cruiseSpeed,
+    extraLimit: extra,
+    line: { ...line, stripLiftsAt: (lift) => line.stripLiftsAt(lift - lifted).map((value, i) => value + droop[i]!) },
+  });
+  return 'reason' in found ? null : found.liftCoefficient;
 }
 
 function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analysis['drag'] {
@@ -71,7 +108,7 @@ function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analys
   const { alpha, elevator, lift } = cruise.state;
   if (!cruise.isTrimmed) {
     return {
-      ...allNull(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], cruise.reason!),
+      ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], cruise.reason!),
       polar: [],
     };
   }
@@ -112,9 +149,9 @@ function speedsGroup(
 ): Analysis['speeds'] {
   const { weights, air, reference, about, sections, dragArea } = prepared;
   const mass = weights.properties?.total;
-  if (prepared.surfacesOnly) return allNull(SPEED_KEYS, NO_VISCOSITY);
+  if (prepared.surfacesOnly) return nulls(SPEED_KEYS, NO_VISCOSITY);
   if (mass === undefined || stall.speed === null || stall.liftCoefficient === null) {
-    return allNull(
+    return nulls(
       SPEED_KEYS,
       stall.reasons['speed'] ?? stall.reasons['liftCoefficient'] ?? 'The stall could not be found.',
     );
@@ -148,9 +185,6 @@ function speedsGroup(
   };
 }
 
-/** What a deflected plain flap adds to the greatest lift of a thin section at model scale. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5; ±0.15. */
-const FLAPPED_EXTRA_LIFT = 0.35;
-
 /**
  * The part of the full pitch command that the tail or canard can carry before
  * it stalls itself, at an angle of attack near the stall of the wing.
@@ -165,7 +199,7 @@ function usableCommand(prepared: Prepared, model: AeroModel, full: number, alpha
   let share = 1;
   for (const index of tail) {
     const gained = commanded[index]! - neutral[index]!;
-    const limit = Math.sign(gained) * (data[index]!.maximumLift + FLAPPED_EXTRA_LIFT);
+    const limit = Math.sign(gained) * (data[index]!.maximumLift + DROOPED_EXTRA_LIFT);
     const room = (limit - neutral[index]!) / gained;
     if (Number.isFinite(room)) share = Math.min(share, Math.max(0, room));
   }

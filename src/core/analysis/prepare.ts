@@ -2,7 +2,15 @@ import type { Design } from '../document/schema/design';
 import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '../aero/aeroModel';
 import { type Air, airAt } from '../aero/atmosphere';
 import { dragAreas, extraLoadsOf } from '../aero/bodies';
-import { type Command, type CommandAngles, commandAngles, commandTravel, COMMANDS, mixOf } from '../aero/commands';
+import {
+  type Command,
+  type CommandAngles,
+  commandAngles,
+  commandTravel,
+  COMMANDS,
+  type MixTerm,
+  mixOf,
+} from '../aero/commands';
 import type { FlowCase } from '../aero/flowCase';
 import { buildLattice, DEFAULT_GRID, type Grid, type Lattice } from '../aero/lattice';
 import { stripData, type StripSection, stripSections } from '../aero/polar';
@@ -36,6 +44,9 @@ export interface Prepared {
   readonly sections: readonly StripSection[];
   readonly commands: Readonly<Record<Command, CommandAngles>>;
   readonly pitchTravel: { readonly up: number; readonly down: number };
+  /** Droop of the flap command [rad]. */
+  readonly flapTravel: number;
+  readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
   readonly dragArea: number;
   readonly modelAt: (rise: number) => AeroModel;
 }
@@ -84,6 +95,8 @@ export function prepare(
     sections,
     commands,
     pitchTravel: commandTravel(mixes.pitch),
+    flapTravel: commandTravel(mixes.flap).down,
+    mixes,
     dragArea: surfacesOnly ? 0 : dragAreas(design).reduce((sum, { area }) => sum + area, 0),
     modelAt,
   };

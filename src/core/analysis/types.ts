@@ -4,6 +4,8 @@ import type { Working } from '../working/working';
 import type { Finding } from '../findings/finding';
 import type { MassPart } from '../mass/massModel';
 import type { StallStrip } from '../aero/stall';
+import type { Asymmetry } from '../aero/asymmetry';
+import type { SharedThrow } from '../aero/sharedThrow';
 import type { PolarPoint } from '../aero/polar';
 import type { School } from '../balance/schools';
 
@@ -83,6 +85,11 @@ export interface Analysis {
     readonly liftCoefficient: Maybe;
     /** Moment left over when there is no pitch control. */
     readonly residualMoment: Maybe;
+    /** Angle of the tail (or canard) against the datum at which the pitch control would be neutral. */
+    readonly tailIncidence: Maybe;
+    /** Pitching moment of the thrust that level flight needs, and the pitch command with power off. */
+    readonly thrustMoment: Maybe;
+    readonly elevatorPowerOff: Maybe;
     readonly reasons: Reasons;
   };
   readonly stall: {
@@ -91,6 +98,15 @@ export interface Analysis {
     readonly startsAtSpanFraction: Maybe;
     readonly surface: string | null;
     readonly strips: readonly StallStrip[];
+    /** Lift left over the roll controls when the stall starts. */
+    readonly marginAtRollControls: Maybe;
+    /** Washout that would bring the start inboard [rad]. */
+    readonly washoutToMoveInboard: Maybe;
+    /** Lift each lifting surface has left when the first stalls; nought leads. */
+    readonly liftLeft: Readonly<Record<string, number>>;
+    /** With flaps fully drooped. */
+    readonly flappedLiftCoefficient: Maybe;
+    readonly flappedSpeed: Maybe;
     readonly reasons: Reasons;
   };
   readonly drag: {
@@ -119,6 +135,14 @@ export interface Analysis {
     readonly aftBecause: string | null;
     readonly reasons: Reasons;
   };
+  /** What left–right differences (measured angles, a mass off the centre) ask for. */
+  readonly asymmetry: Asymmetry | null;
+  /** Air of the propellers over the tail in level flight: dynamic pressure ratio, and the share of the blown tail area; null without a drive. */
+  readonly slipstream: { readonly pressureRatio: number; readonly tailShare: number } | null;
+  /** Pitch and roll on the same controls; null when they share none. */
+  readonly sharedThrow: SharedThrow | null;
+  /** Angle by which the others lower the air at each surface, and its slope with angle of attack. */
+  readonly wash: Readonly<Record<string, { readonly angle: number; readonly slope: number }>>;
   readonly schools: readonly School[];
   readonly spanLoading: readonly SpanLoadingPoint[];
   readonly tails: readonly {

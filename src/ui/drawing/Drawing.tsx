@@ -4,6 +4,7 @@ import type { Design } from '@/core/document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 import { BalanceMark, MarkDefinitions, NeutralMark, WindowMark } from '../marks/marks';
+import { Air } from './Air';
 import { Dimension } from './Dimension';
 import { HandleMark } from './HandleMark';
 import type { Handle } from './handles';
@@ -26,10 +27,12 @@ const GAP = 44;
 interface DrawingProps {
   readonly design: Design;
   readonly handles: readonly Handle[];
+  /** Draw the air too: wash at each surface, neutral point without tail. */
+  readonly withAir?: boolean;
 }
 
 /** Plan above, side below, on one lengthwise scale: nose to the left. */
-export function Drawing({ design, handles }: DrawingProps) {
+export function Drawing({ design, handles, withAir = false }: DrawingProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [whole, setWhole] = useState(false);
   const analysis = useAppSelector((state) => state.analysis.current);
@@ -194,6 +197,7 @@ export function Drawing({ design, handles }: DrawingProps) {
             <WindowMark from={u(forward * 1000)} to={u(aft * 1000)} top={centreLine - 5} bottom={centreLine + 5} />
           )}
           {typeof neutral === 'number' && <NeutralMark x={u(neutral * 1000)} y={centreLine} />}
+          {withAir && analysis && <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={centreLine} />}
           {cg && <BalanceMark x={u(cg[0] * 1000)} y={centreLine} />}
           {cg && <BalanceMark x={u(cg[0] * 1000)} y={side(cg[2] * 1000)} />}
           {widest && (

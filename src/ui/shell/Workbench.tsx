@@ -76,7 +76,7 @@ function OpenDesign({ design, id, stage }: { readonly design: Design; readonly i
       <div className="flex min-h-0 flex-1">
         <StageList id={id} />
         <main className="min-w-0 flex-1" aria-label="Drawing">
-          <Drawing design={design} handles={handles} />
+          <Drawing design={design} handles={handles} withAir={stage === 'stability'} />
         </main>
         <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule">
           <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>

@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import type { Analysis } from '@/core/analyse';
 import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact } from '../numbers/Derived';
@@ -43,6 +44,7 @@ export function StabilityStage() {
           )}
         </Fact>
       </Section>
+      <RiggingAndMixes analysis={analysis} />
       <Section title="Rules of thumb beside it">
         <table className="w-full text-[13px]">
           <caption className="sr-only">Where each rule would put the balance point, from the datum</caption>
@@ -82,6 +84,24 @@ export function StabilityStage() {
             <Suspense fallback={<p className="h-[190px] text-sm text-faint">Drawing the chart…</p>}>
               <SpanLoadingChart strips={stall.strips} />
             </Suspense>
+            {stall.marginAtRollControls !== null && (
+              <Fact label="Lift left at the roll controls">{decimal(stall.marginAtRollControls, 2)}</Fact>
+            )}
+            <Fact label="Washout that moves it inboard">
+              {stall.washoutToMoveInboard === null ? (
+                <Why text={stall.reasons['washoutToMoveInboard']} />
+              ) : stall.washoutToMoveInboard === 0 ? (
+                'none needed'
+              ) : (
+                formatValue(stall.washoutToMoveInboard, 'angle', units)
+              )}
+            </Fact>
+            {stall.flappedLiftCoefficient !== null && (
+              <Fact label="With flaps down">
+                C_L {decimal(stall.flappedLiftCoefficient, 2)}
+                {stall.flappedSpeed !== null && `, ${formatValue(stall.flappedSpeed, 'speed', units)}`}
+              </Fact>
+            )}
             <p className="text-[13px] text-faint">
               {stall.surface} stalls first at {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of its half span,
               at C_L {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
@@ -140,6 +160,45 @@ export function StabilityStage() {
         </Fact>
       </Section>
     </>
+  );
+}
+
+/** Power, tail angle, shared controls and left–right differences: what the trim depends on. */
+function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const { trim, slipstream, sharedThrow, asymmetry } = analysis;
+  const angle = (value: number | null) => (value === null ? '–' : formatValue(value, 'angle', units));
+  const percent = (share: number) => `${decimal(share * 100, 0)} %`;
+  const differs = asymmetry !== null && Math.abs(asymmetry.roll) + Math.abs(asymmetry.yaw) > 1e-6;
+  return (
+    <Section title="Trim and mixes">
+      <Fact label="Tail angle for a neutral control">
+        {trim.tailIncidence === null ? <Why text={trim.reasons['tailIncidence']} /> : angle(trim.tailIncidence)}
+      </Fact>
+      {trim.elevatorPowerOff !== null && (
+        <Fact label="Pitch control with power off">{angle(trim.elevatorPowerOff)}</Fact>
+      )}
+      {slipstream && (
+        <Fact label="Propeller air over the tail">
+          {slipstream.tailShare > 0
+            ? `${percent(slipstream.tailShare)} of it, ${decimal(slipstream.pressureRatio, 2)} × pressure`
+            : 'none'}
+        </Fact>
+      )}
+      {sharedThrow && (
+        <>
+          <Fact label="Roll left at the cruise trim">{percent(sharedThrow.rollLeftAtTrim)}</Fact>
+          <Fact label="Pitch left with half, full roll">
+            {percent(sharedThrow.pitchLeftAtHalfRoll)}, {percent(sharedThrow.pitchLeftAtFullRoll)}
+          </Fact>
+        </>
+      )}
+      {asymmetry && differs && (
+        <Fact label="Left–right difference: roll, yaw trim">
+          {angle(asymmetry.aileron)}, {angle(asymmetry.rudder)}
+        </Fact>
+      )}
+    </Section>
   );
 }
 

@@ -1,0 +1,76 @@
+import { developedLength } from '../geometry/layout';
+import type { AeroModel } from './aeroModel';
+import { stripLifts } from './farField';
+import { controlCase } from './flowCase';
+import { forStrips } from './lattice';
+import type { StallStrip } from './stall';
+
+/** What a plain flap that droops adds to the greatest lift of the strips it covers. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5; ±0.15. */
+export const DROOPED_EXTRA_LIFT = 0.35;
+
+/** Inboard of this share of the half span a stall drops the nose rather than a wing. */
+const INBOARD = 0.6;
+const MOST_WASHOUT = (10 * Math.PI) / 180;
+const WASHOUT_STEP = (0.25 * Math.PI) / 180;
+
+/** Lift coefficient left before the stall over the span of the roll controls, when the first strip stalls. */
+export function marginAtRollControls(model: AeroModel, strips: readonly StallStrip[]): number | null {
+  const margins = model.lattice.surfaces.flatMap(({ id, source }) =>
+    source.controls
+      .filter((control) => ['aileron', 'elevon', 'flaperon'].includes(control.function))
+      .flatMap(({ from, to }) =>
+        strips
+          .filter(({ surface, spanFraction }) => surface === id && spanFraction >= from && spanFraction <= to)
+          .map(({ lift, limit }) => limit - lift),
+      ),
+  );
+  return margins.length > 0 ? Math.min(...margins) : null;
+}
+
+/**
+ * Washout, linear from root to tip and on top of the drawn one, that brings
+ * the first stall inboard of 60 % of the half span at the same lift [rad]; 0
+ * when it starts there already, null when 10° would not do.
+ */
+export function washoutForInboardStall(
+  model: AeroModel,
+  surfaceId: string,
+  strips: readonly StallStrip[],
+  startsAt: number,
+): number | null {
+  if (startsAt <= INBOARD) return 0;
+  const { lattice, matrices, reference } = model;
+  const index = lattice.surfaces.findIndex(({ id }) => id === surfaceId);
+  const length = developedLength(lattice.surfaces[index]!);
+  const linear = new Float64Array(lattice.panels);
+  forStrips(lattice, index, (strip, first) => linear.fill(-strip.middle / length, first, first + lattice.cells.count));
+  const twisted = stripLifts(matrices, controlCase(matrices, 'symmetric', linear));
+  const rising = stripLifts(matrices, model.rising);
+  const wholeLift = (lifts: Float64Array) =>
+    lattice.strips.reduce(
+      (sum, { width, m, tangentY }, i) => sum + (2 * lifts[i]! * width * m.chord * tangentY) / reference.area,
+      0,
+    );
+  // At the same lift the angle of attack makes up for what the washout takes.
+  const perRadian = twisted.map((value, i) => value - (rising[i]! * wholeLift(twisted)) / wholeLift(rising));
+  const own = strips.flatMap((strip) => {
+    const at = lattice.strips.findIndex(
+      (candidate) => candidate.surface === index && Math.abs(candidate.middle / length - strip.spanFraction) < 1e-9,
+    );
+    return strip.surface === surfaceId && at >= 0 ? [{ ...strip, change: perRadian[at]! }] : [];
+  });
+  for (let washout = WASHOUT_STEP; washout <= MOST_WASHOUT; washout += WASHOUT_STEP) {
+    const first = own.reduce((a, b) =>
+      b.limit - b.lift - washout * b.change < a.limit - a.lift - washout * a.change ? b : a,
+    );
+    if (first.spanFraction <= INBOARD) return washout;
+  }
+  return null;
+}
+
+/** Lift coefficient at which each lifting surface would stall first, were the others to hold: the smallest leads. */
+export function stallOrder(strips: readonly StallStrip[]): Record<string, number> {
+  const order: Record<string, number> = {};
+  for (const { surface, lift, limit } of strips) order[surface] = Math.min(order[surface] ?? Infinity, limit - lift);
+  return order;
+}

@@ -1,0 +1,67 @@
+import type { Analysis } from '@/core/analyse';
+import type { PlacedSurface } from '@/core/geometry/layout';
+import { decimal } from '@/core/units/formatQuantity';
+import { degreesFromRadians } from '@/core/units/convert';
+import { NeutralMark } from '../marks/marks';
+
+interface AirProps {
+  readonly analysis: Analysis;
+  readonly placed: readonly PlacedSurface[];
+  readonly u: (x: number) => number;
+  readonly side: (z: number) => number;
+  readonly centreLine: number;
+}
+
+/** Angles of a few degrees are drawn five times as steep, and say so. */
+const STEEPER = 5;
+const LENGTH = 62;
+/** Below this nothing is worth an arrow [rad]. */
+const LEAST = 0.002;
+
+/** What the surfaces do to the air at one another, and where the aircraft would be neutral without its tail. */
+export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
+  const { wash, pitch } = analysis;
+  return (
+    <g aria-hidden="true" fontSize={12} data-testid="air">
+      {pitch.neutralPointWithoutTail !== null && (
+        <>
+          <NeutralMark x={u(pitch.neutralPointWithoutTail * 1000)} y={centreLine} faint />
+          <text
+            x={u(pitch.neutralPointWithoutTail * 1000)}
+            y={centreLine + 24}
+            textAnchor="middle"
+            fill="var(--color-faint)"
+          >
+            without tail
+          </text>
+        </>
+      )}
+      {placed.map(({ id, stations }) => {
+        const angle = wash[id]?.angle ?? 0;
+        if (Math.abs(angle) < LEAST) return null;
+        const root = stations[0]!;
+        const x = u(root.x * 1000) - 8;
+        const y = side(root.z * 1000);
+        const steep = angle * STEEPER;
+        const [dx, dy] = [LENGTH * Math.cos(steep), LENGTH * Math.sin(steep)];
+        const word = angle > 0 ? 'down' : 'up';
+        return (
+          <g key={id} stroke="var(--color-graphite)" fill="none">
+            <path d={`M${x - dx} ${y - dy} L${x} ${y} m-9 -4 l9 4 l-8 6`} strokeWidth={1.4} />
+            <path d={`M${x - LENGTH} ${y} H${x}`} strokeDasharray="3 3" stroke="var(--color-faint)" />
+            <text
+              x={x - LENGTH}
+              y={y - Math.max(dy, 0) - 8}
+              stroke="var(--color-paper)"
+              strokeWidth={4}
+              paintOrder="stroke"
+              fill="var(--color-graphite)"
+            >
+              {decimal(Math.abs(degreesFromRadians(angle)), 1)}° {word} (drawn {STEEPER} ×)
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
