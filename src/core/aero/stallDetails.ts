@@ -5,8 +5,34 @@ import { controlCase } from './flowCase';
 import { forStrips } from './lattice';
 import type { StallStrip } from './stall';
 
-/** What a plain flap that droops adds to the greatest lift of the strips it covers. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5; ±0.15. */
-export const DROOPED_EXTRA_LIFT = 0.35;
+/**
+ * What a plain flap of about a quarter chord adds to the greatest lift of its
+ * section when turned by 20° or more; less in proportion below. Model
+ * Reynolds numbers, ±0.15. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5.
+ */
+export const DROOPED_EXTRA_LIFT = 0.45;
+const FULL_DROOP = (20 * Math.PI) / 180;
+
+export const droopedExtraLift = (droop: number): number => DROOPED_EXTRA_LIFT * Math.min(1, droop / FULL_DROOP);
+
+/** Turn of a plain flap [°] against the share of its linear lift that is left. Source: Hoak & Finck, USAF Stability and Control Datcom, section 6.1.1.1; ±10 %. */
+const HOLD: readonly (readonly [number, number])[] = [
+  [0, 1],
+  [12, 1],
+  [25, 0.75],
+  [35, 0.62],
+  [60, 0.47],
+];
+
+/** Share of the linear lift that a plain flap keeps at a deflection [rad]. */
+export function flapHold(deflection: number): number {
+  const degrees = Math.min(60, (Math.abs(deflection) * 180) / Math.PI);
+  const after = HOLD.findIndex(([angle]) => angle >= degrees);
+  if (after <= 0) return 1;
+  const [from, high] = HOLD[after - 1]!;
+  const [to, low] = HOLD[after]!;
+  return high + ((low - high) * (degrees - from)) / (to - from);
+}
 
 /** Inboard of this share of the half span a stall drops the nose rather than a wing. */
 const INBOARD = 0.6;

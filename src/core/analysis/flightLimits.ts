@@ -1,6 +1,13 @@
 import type { AeroModel } from '../aero/aeroModel';
 import { controlCase } from '../aero/flowCase';
-import { DROOPED_EXTRA_LIFT, marginAtRollControls, stallOrder, washoutForInboardStall } from '../aero/stallDetails';
+import {
+  DROOPED_EXTRA_LIFT,
+  droopedExtraLift,
+  flapHold,
+  marginAtRollControls,
+  stallOrder,
+  washoutForInboardStall,
+} from '../aero/stallDetails';
 import { GRAVITY } from '../aero/atmosphere';
 import { stripLifts } from '../aero/farField';
 import { isTail } from '../aero/lattice';
@@ -62,45 +69,62 @@ function stallGroup(prepared: Prepared, model: AeroModel, line: Line): Analysis[
     marginAtRollControls: margin,
     washoutToMoveInboard: washout,
     liftLeft: stallOrder(found.strips),
-    flappedLiftCoefficient: flapped,
-    flappedSpeed: flapped === null ? null : speedAt(flapped),
+    flappedLiftCoefficient: flapped?.lift ?? null,
+    flappedSpeed: flapped ? speedAt(flapped.lift) : null,
+    flapDroop: flapped?.droop ?? null,
     reasons: {
       ...(mass === null ? { speed: 'Nothing has a mass yet.', flappedSpeed: 'Nothing has a mass yet.' } : {}),
       ...(margin === null ? { marginAtRollControls: 'No control of a lifting surface answers to roll.' } : {}),
       ...(washout === null ? { washoutToMoveInboard: 'Even 10° of washout would leave the start near the tip.' } : {}),
-      ...(flapped === null ? { flappedLiftCoefficient: NO_FLAPS, flappedSpeed: NO_FLAPS } : {}),
+      ...(flapped === null ? { flappedLiftCoefficient: NO_FLAPS, flappedSpeed: NO_FLAPS, flapDroop: NO_FLAPS } : {}),
     },
   };
 }
 
 const NO_FLAPS = 'Nothing droops as a flap.';
 
-/** C_Lmax with the flaps fully down: they lift more, and their strips stall later. */
-function flappedStall(prepared: Prepared, model: AeroModel, line: Exclude<Line, { reason: string }>): number | null {
+interface FlappedStall {
+  readonly lift: number;
+  readonly droop: number;
+}
+
+/** Steps in which the droop is tried up to the full travel. */
+const DROOP_STEPS = 6;
+
+/** The droop that gives the greatest C_Lmax: flaps lift more and stall later, but steep ones lose their hold. */
+function flappedStall(
+  prepared: Prepared,
+  model: AeroModel,
+  line: Exclude<Line, { reason: string }>,
+): FlappedStall | null {
   const { commands, flapTravel, sections, air, weights, design } = prepared;
   if (!commands.flap.hasEven || flapTravel <= 0) return null;
-  const change = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even));
+  const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even));
   const { lattice, reference } = model;
-  const droop = change.map((value) => value * flapTravel);
   const count = lattice.cells.count;
-  const extra = lattice.strips.map((_, index) =>
-    commands.flap.even[index * count + count - 1] ? DROOPED_EXTRA_LIFT : 0,
-  );
-  const lifted = lattice.strips.reduce(
-    (sum, { width, m, tangentY }, i) => sum + (2 * droop[i]! * width * m.chord * tangentY) / reference.area,
-    0,
-  );
-  // At a whole lift C_L the aircraft without flaps carries C_L less what the flaps add by themselves.
-  const found = findStall({
-    model,
-    sections,
-    air,
-    mass: weights.properties?.total ?? null,
-    cruiseSpeed: design.conditions.cruiseSpeed,
-    extraLimit: extra,
-    line: { ...line, stripLiftsAt: (lift) => line.stripLiftsAt(lift - lifted).map((value, i) => value + droop[i]!) },
-  });
-  return 'reason' in found ? null : found.liftCoefficient;
+  const isFlapped = lattice.strips.map((_, index) => commands.flap.even[index * count + count - 1] !== 0);
+  let best: FlappedStall | null = null;
+  for (let step = 1; step <= DROOP_STEPS; step++) {
+    const droop = (flapTravel * step) / DROOP_STEPS;
+    const gained = perRadian.map((value) => value * droop * flapHold(droop));
+    const whole = lattice.strips.reduce(
+      (sum, { width, m, tangentY }, i) => sum + (2 * gained[i]! * width * m.chord * tangentY) / reference.area,
+      0,
+    );
+    // At a whole lift C_L the aircraft without flaps carries C_L less what the flaps add by themselves.
+    const found = findStall({
+      model,
+      sections,
+      air,
+      mass: weights.properties?.total ?? null,
+      cruiseSpeed: design.conditions.cruiseSpeed,
+      extraLimit: isFlapped.map((flapped) => (flapped ? droopedExtraLift(droop) : 0)),
+      line: { ...line, stripLiftsAt: (lift) => line.stripLiftsAt(lift - whole).map((value, i) => value + gained[i]!) },
+    });
+    if (!('reason' in found) && found.liftCoefficient > (best?.lift ?? 0))
+      best = { lift: found.liftCoefficient, droop };
+  }
+  return best;
 }
 
 function dragGroup(prepared: Prepared, model: AeroModel, cruise: Cruise): Analysis['drag'] {

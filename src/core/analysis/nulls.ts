@@ -26,4 +26,5 @@ export const STALL_KEYS = [
   'washoutToMoveInboard',
   'flappedLiftCoefficient',
   'flappedSpeed',
+  'flapDroop',
 ] as const;

@@ -104,7 +104,8 @@ export interface Analysis {
     readonly washoutToMoveInboard: Maybe;
     /** Lift each lifting surface has left when the first stalls; nought leads. */
     readonly liftLeft: Readonly<Record<string, number>>;
-    /** With flaps fully drooped. */
+    /** With the flaps at the droop that lifts most [rad]. */
+    readonly flapDroop: Maybe;
     readonly flappedLiftCoefficient: Maybe;
     readonly flappedSpeed: Maybe;
     readonly reasons: Reasons;

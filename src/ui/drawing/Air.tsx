@@ -18,6 +18,12 @@ const LENGTH = 62;
 /** Below this nothing is worth an arrow [rad]. */
 const LEAST = 0.002;
 
+/** Two strokes back from the point of an arrow that comes in at an angle. */
+function arrowHead(x: number, y: number, angle: number): string {
+  const barb = (turn: number) => `${x - 9 * Math.cos(angle + turn)} ${y - 9 * Math.sin(angle + turn)}`;
+  return `M${barb(0.4)} L${x} ${y} L${barb(-0.4)}`;
+}
+
 /** What the surfaces do to the air at one another, and where the aircraft would be neutral without its tail. */
 export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
   const { wash, pitch } = analysis;
@@ -47,11 +53,12 @@ export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
         const word = angle > 0 ? 'down' : 'up';
         return (
           <g key={id} stroke="var(--color-graphite)" fill="none">
-            <path d={`M${x - dx} ${y - dy} L${x} ${y} m-9 -4 l9 4 l-8 6`} strokeWidth={1.4} />
+            <path d={`M${x - dx} ${y - dy} L${x} ${y} ${arrowHead(x, y, steep)}`} strokeWidth={1.4} />
             <path d={`M${x - LENGTH} ${y} H${x}`} strokeDasharray="3 3" stroke="var(--color-faint)" />
             <text
-              x={x - LENGTH}
+              x={x - 16}
               y={y - Math.max(dy, 0) - 8}
+              textAnchor="end"
               stroke="var(--color-paper)"
               strokeWidth={4}
               paintOrder="stroke"

@@ -97,7 +97,7 @@ export function StabilityStage() {
               )}
             </Fact>
             {stall.flappedLiftCoefficient !== null && (
-              <Fact label="With flaps down">
+              <Fact label={`With flaps down ${formatValue(stall.flapDroop!, 'angle', units)}`}>
                 C_L {decimal(stall.flappedLiftCoefficient, 2)}
                 {stall.flappedSpeed !== null && `, ${formatValue(stall.flappedSpeed, 'speed', units)}`}
               </Fact>
