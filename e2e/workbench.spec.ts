@@ -118,3 +118,41 @@ test('emptying the weights says what is missing', async ({ page }) => {
   await expect(page.locator('[data-finding="balanceAft"]').or(page.getByText(/mass/i).first()).first()).toBeVisible();
   expect(await page.locator('body').innerText()).not.toMatch(/NaN|undefined/);
 });
+
+test('a section comes in as plain coordinates, a bad file is refused', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman');
+  const input = page.getByLabel('File of section coordinates');
+  await input.setInputFiles({ name: 'tale.txt', mimeType: 'text/plain', buffer: Buffer.from('once upon\na wing') });
+  await expect(page.getByRole('alert')).toContainText('tale.txt was not taken. Line 2');
+  const before = await beamNumbers(page);
+  const lens = Array.from({ length: 41 }, (_, index) => {
+    const x = Math.abs(1 - index / 20);
+    return `${x} ${(index < 20 ? 0.24 : -0.08) * x * (1 - x)}`;
+  }).join('\n');
+  await input.setInputFiles({ name: 'lens.dat', mimeType: 'text/plain', buffer: Buffer.from(`Lens\n${lens}`) });
+  await expect(page.getByLabel('Built as')).toHaveValue('coordinates');
+  await expect(page.getByText('8 % of chord, at 50 %')).toBeVisible();
+  await expect.poll(() => beamNumbers(page)).not.toEqual(before);
+});
+
+test('measured angles, mixes and air are told on the stability stage', async ({ page }) => {
+  await openDesign(page, 'Storm Courier', 'Stability');
+  await expect(page.getByText('Roll left at the cruise trim')).toBeVisible();
+  await openDesign(page, 'Lagoon Postman', 'Stability');
+  await expect(page.getByTestId('air')).toContainText('down (drawn 5 ×)');
+  await expect(page.getByTestId('air')).toContainText('without tail');
+  await expect(page.getByText('Propeller air over the tail')).toBeVisible();
+});
+
+test('every design of the fleet opens with a window and numbers that are numbers', async ({ page }) => {
+  await page.goto('/');
+  const rows = page.locator('[data-design]');
+  await expect(rows.first()).toBeVisible();
+  const names = await rows.evaluateAll((elements) => elements.map((element) => element.getAttribute('data-design')!));
+  expect(names.length).toBeGreaterThanOrEqual(16);
+  for (const name of names) {
+    await openDesign(page, name, 'Balance');
+    await expect(page.getByTestId('verdict')).toContainText(/^Balances/);
+    expect(await page.locator('body').innerText()).not.toMatch(/NaN|undefined|Infinity/);
+  }
+});

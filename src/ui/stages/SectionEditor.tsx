@@ -1,3 +1,4 @@
+import { useRef, useState } from 'react';
 import type { Section as SectionShape, SectionKind } from '@/core/document/schema/section';
 import type { Surface } from '@/core/document/schema/surface';
 import { decimal } from '@/core/units/formatQuantity';
@@ -5,6 +6,8 @@ import { degreesFromRadians } from '@/core/units/convert';
 import type { QuantityKind } from '@/core/units/parseQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { readCoordinates } from '@/files/coordinateFile';
+import { Button } from '../shell/buttons';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
@@ -88,6 +91,8 @@ const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
 export function SectionEditor({ surface }: { readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const root = surface.stations[0]!.section;
+  const input = useRef<HTMLInputElement>(null);
+  const [fault, setFault] = useState<string | null>(null);
   const summary = useAppSelector((state) =>
     state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === 0),
   );
@@ -106,9 +111,44 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
     if (fresh)
       dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
   };
+  const importContour = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readCoordinates(await file.text());
+    setFault(read.ok ? null : `${file.name} was not taken. ${read.message}`);
+    if (read.ok)
+      dispatch(
+        setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: read.section }))),
+      );
+  };
   const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => FRESH[kind] !== null || kind === root.kind);
   return (
-    <Section title="Section">
+    <Section
+      title="Section"
+      aside={
+        <>
+          <Button look="quiet" onClick={() => input.current?.click()}>
+            Import coordinates
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            accept=".dat,.txt,.csv,text/plain"
+            className="sr-only"
+            tabIndex={-1}
+            aria-label="File of section coordinates"
+            onChange={(event) => {
+              void importContour(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
+        </>
+      }
+    >
+      {fault && (
+        <p role="alert" className="mb-1.5 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+          {fault}
+        </p>
+      )}
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
         <div className="col-span-3">
           <SelectField
