@@ -96,6 +96,70 @@ describe('contract', () => {
         },
       ]),
     ],
+    [
+      'two wings in one place',
+      designOf([trapezoid(500, 200), { ...trapezoid(500, 200), id: 'b', role: 'secondWing' }]),
+    ],
+    [
+      'no control travel',
+      withFields(simpleAircraft(40), [
+        { field: '/surfaces/tail/controls/elevator/throwUp', value: 0 },
+        { field: '/surfaces/tail/controls/elevator/throwDown', value: 0 },
+      ]),
+    ],
+    [
+      'a weighed body of no size',
+      simpleAircraft(90, {
+        bodies: [
+          {
+            id: 'b',
+            measuredMass: 30,
+            frames: [
+              { x: 0, width: 0, top: 0, bottom: 0 },
+              { x: 500, width: 0, top: 0, bottom: 0 },
+            ],
+          },
+        ],
+      }),
+    ],
+    [
+      'eighty stations',
+      designOf([
+        {
+          id: 'w',
+          role: 'wing',
+          stations: Array.from({ length: 80 }, (_, i) => ({
+            distanceFromRoot: i * 10,
+            chord: 200 - i * 2,
+            dihedral: (i % 7) * 3,
+            leadingEdgeOffset: (i % 5) * 4,
+          })),
+        },
+      ]),
+    ],
+    [
+      'a needle',
+      designOf([
+        {
+          id: 'w',
+          role: 'wing',
+          stations: [
+            { distanceFromRoot: 0, chord: 3000 },
+            { distanceFromRoot: 2, chord: 5 },
+          ],
+        },
+      ]),
+    ],
+    ['a wing on end', withFields(simpleAircraft(), [{ field: '/surfaces/wing/stations/0/dihedral', value: 89 }])],
+    [
+      'masses of nothing',
+      simpleAircraft(90, {
+        massItems: [
+          { id: 'm', mass: 0 },
+          { id: 'pack', mass: 0, attachment: { kind: 'slides', from: 0, to: 10 } },
+        ],
+      }),
+    ],
     ['mass without a wing', designOf([], { massItems: [{ id: 'm', mass: 100 }] })],
     ['far too heavy', simpleAircraft(90, { massItems: [{ id: 'm', mass: 50000, position: { x: 90 } }] })],
     ['a balance point a metre behind', simpleAircraft(1500)],
@@ -125,6 +189,11 @@ describe('numbers', () => {
   test('the moment slope is the margin times the normal-force slope', () => {
     const slope = -analysis.pitch.staticMargin! * analysis.pitch.liftSlope!;
     expectWithin(analysis.pitch.momentSlope, slope, 0.02);
+  });
+
+  test('two wings in one place are told to part', () => {
+    const { pitch } = analyse(designOf([trapezoid(500, 200), { ...trapezoid(500, 200), id: 'b', role: 'secondWing' }]));
+    expect(pitch.reasons['neutralPoint']).toMatch(/close together.*Move one of them/);
   });
 
   test('shares of lift add up to one', () => {

@@ -7,6 +7,7 @@ import { crossLoads, loadChange } from './aero/forces';
 import { stripLifts } from './aero/farField';
 import { isTail, surfaceMask } from './aero/lattice';
 import { sharedThrow } from './aero/sharedThrow';
+import { SingularMatrixError } from './aero/luFactors';
 import { zeroLift } from './aero/trim';
 import { cruiseState } from './analysis/cruise';
 import { emptyAnalysis } from './analysis/empty';
@@ -45,8 +46,13 @@ export function analyse(design: Design, options: AnalyseOptions = {}): Analysis 
 export function computeNumbers(design: Design, options: AnalyseOptions): AnalysisWithoutFindings {
   const prepared = prepare(design, options);
   if (!prepared) return emptyAnalysis(design, options);
-  const numbers = solve(prepared, options);
-  return { ...numbers, workings: explain(design, prepared, numbers) };
+  try {
+    const numbers = solve(prepared, options);
+    return { ...numbers, workings: explain(design, prepared, numbers) };
+  } catch (error) {
+    if (!(error instanceof SingularMatrixError)) throw error;
+    return emptyAnalysis(design, options, `${error.message} Move one of them by a few millimetres.`);
+  }
 }
 
 function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFindings {

@@ -5,17 +5,17 @@ import type { AnalysisWithoutFindings } from '../findings/rule';
 import { nulls, STALL_KEYS, TRIM_KEYS } from './nulls';
 import type { AnalyseOptions } from './prepare';
 
-const WHY = 'There is no wing with area yet: add a surface whose role is wing.';
+const NO_WING = 'There is no wing with area yet: add a surface whose role is wing.';
 
-/** The analysis of a design without a wing: weights, and the reason for all the rest. */
-export function emptyAnalysis(design: Design, options: AnalyseOptions): AnalysisWithoutFindings {
+/** The analysis of a design that cannot be solved: weights, and the reason for all the rest. */
+export function emptyAnalysis(design: Design, options: AnalyseOptions, why: string = NO_WING): AnalysisWithoutFindings {
   const weights = weigh(design, design.surfaces.map(placeSurface));
   const mass = weights.properties;
   return {
     format: 'inclinar-analysis',
     version: 1,
     options: { surfacesOnly: options.surfacesOnly ?? false, wake: options.wake ?? 'datum' },
-    reference: nulls(['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'], WHY),
+    reference: nulls(['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'], why),
     mass: {
       total: mass?.total ?? null,
       cg: mass?.centreOfGravity ?? null,
@@ -23,12 +23,12 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions): Analysis
       wingLoading: null,
       parts: weights.parts,
       reasons: mass
-        ? { wingLoading: WHY }
+        ? { wingLoading: why }
         : {
             total: 'Nothing has a mass yet.',
             cg: 'Nothing has a mass yet.',
             inertia: 'Nothing has a mass yet.',
-            wingLoading: WHY,
+            wingLoading: why,
           },
     },
     pitch: nulls(
@@ -48,7 +48,7 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions): Analysis
         'momentFromElevator',
         'momentReference',
       ],
-      WHY,
+      why,
     ),
     lateral: nulls(
       [
@@ -66,17 +66,17 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions): Analysis
         'sideForceFromRollRate',
         'sideForceFromYawRate',
       ],
-      WHY,
+      why,
     ),
-    lift: nulls(['shares'], WHY),
-    trim: nulls(TRIM_KEYS, WHY),
-    stall: { ...nulls(STALL_KEYS, WHY), strips: [], liftLeft: {} },
+    lift: nulls(['shares'], why),
+    trim: nulls(TRIM_KEYS, why),
+    stall: { ...nulls(STALL_KEYS, why), strips: [], liftLeft: {} },
     drag: {
-      ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], WHY),
+      ...nulls(['induced', 'spanEfficiency', 'profile', 'parasite', 'total'], why),
       polar: [],
     },
-    speeds: nulls(['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'], WHY),
-    window: nulls(['forward', 'aft', 'forwardBecause', 'aftBecause'], WHY),
+    speeds: nulls(['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'], why),
+    window: nulls(['forward', 'aft', 'forwardBecause', 'aftBecause'], why),
     asymmetry: null,
     slipstream: null,
     sharedThrow: null,

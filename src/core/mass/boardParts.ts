@@ -172,7 +172,18 @@ export function bodyElements(design: Design, body: Body): MassElement[] {
   const skin = material
     ? skinElements(body, material.arealDensity * (1 + (body.construction?.extraFraction ?? 0)))
     : [];
-  return scaledTo(skin, body.measuredMass, () => skinElements(body, 400));
+  return scaledTo(skin, body.measuredMass, () => {
+    const spread = skinElements(body, PLACEHOLDER.arealDensity);
+    return totalOf(spread) > 0 ? spread : lineElements(body);
+  });
+}
+
+/** A body without width or height weighs along its length. */
+function lineElements({ frames, position, mirrored }: Body): MassElement[] {
+  const [originX, originY, originZ] = vectorFromPoint(position);
+  const from = metresFromMillimetres(frames[0]!.x);
+  const length = metresFromMillimetres(frames.at(-1)!.x) - from;
+  return onBothSides(mirrored, 1, [originX + from + length / 2, originY, originZ], [length, 0, 0]);
 }
 
 function skinElements(body: Body, arealDensity: number): MassElement[] {

@@ -15,19 +15,20 @@ export const elevatorAtStop: Rule = {
       surface.controls.filter((control) => ['elevator', 'elevon', 'ruddervator'].includes(control.function)),
     );
     const travel = Math.min(...controls.map(({ throwUp, throwDown }) => (elevator > 0 ? throwDown : throwUp)));
-    const used = Math.abs(degreesFromRadians(elevator)) / travel;
-    if (!(used > MOST_SHARE)) return null;
+    const asked = Math.abs(degreesFromRadians(elevator));
+    if (!Number.isFinite(travel) || !(asked > MOST_SHARE * travel)) return null;
+    const used = travel > 0 ? asked / travel : null;
     const tail = design.surfaces.find(({ role }) => role === 'tailplane');
     // Turning a whole tailplane by i works like an elevator turned by i over its effectiveness, about one half.
     const turn = Math.round(degreesFromRadians(elevator) * 0.55 * 2) / 2;
     return {
       id: 'elevatorAtStop',
-      severity: used >= 1 ? 'stop' : 'caution',
+      severity: used === null || used >= 1 ? 'stop' : 'caution',
       stage: 'tail',
       message:
         `Level flight at cruise asks for ${inDegrees(Math.abs(elevator))} of pitch control trailing edge ${elevator > 0 ? 'down' : 'up'}, ` +
-        `${Math.round(used * 100)} % of its travel.`,
-      numbers: { elevator, share: used },
+        (used === null ? 'but it has no travel that way.' : `${Math.round(used * 100)} % of its travel.`),
+      numbers: { elevator, ...(used === null ? {} : { share: used }) },
       source: 'Trim on lattice loads',
       remedies: tail
         ? [
