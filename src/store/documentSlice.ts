@@ -1,4 +1,4 @@
-import { createAction, createReducer } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import undoable, { type StateWithHistory } from 'redux-undo';
 import type { Design } from '@/core/document/schema/design';
 
@@ -16,11 +16,12 @@ export const documentEdited = createAction<DocumentEdit>('document/edited');
 
 export type DocumentState = Design | null;
 
-const reducer = createReducer<DocumentState>(null as DocumentState, (builder) => {
-  builder
-    .addCase(documentOpened, (_, { payload }) => payload)
-    .addCase(documentEdited, (_, { payload }) => payload.design);
-});
+/** Plain on purpose: documents are replaced whole, and freezing one deeply at every drag step costs frames. */
+function reducer(state: DocumentState = null, action: UnknownAction): DocumentState {
+  if (documentOpened.match(action)) return action.payload;
+  if (documentEdited.match(action)) return action.payload.design;
+  return state;
+}
 
 /** Steps that can be undone. */
 const HISTORY_LIMIT = 200;

@@ -95,9 +95,12 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
   const r2 = r1 + size;
   const r3 = r2 + size;
   let i = end;
-  for (; i + 1 < size; i += 2) {
+  // Four rows at a time: every entry of the four pivot rows is loaded once for sixteen products.
+  for (; i + 3 < size; i += 4) {
     const p = i * size;
     const q = p + size;
+    const r = q + size;
+    const t = r + size;
     const p0 = a[p + start]!,
       p1 = a[p + start + 1]!,
       p2 = a[p + start + 2]!,
@@ -106,6 +109,14 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
       q1 = a[q + start + 1]!,
       q2 = a[q + start + 2]!,
       q3 = a[q + start + 3]!;
+    const s0 = a[r + start]!,
+      s1 = a[r + start + 1]!,
+      s2 = a[r + start + 2]!,
+      s3 = a[r + start + 3]!;
+    const t0 = a[t + start]!,
+      t1 = a[t + start + 1]!,
+      t2 = a[t + start + 2]!,
+      t3 = a[t + start + 3]!;
     for (let j = end; j < size; j++) {
       const b0 = a[r0 + j]!,
         b1 = a[r1 + j]!,
@@ -113,6 +124,8 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
         b3 = a[r3 + j]!;
       a[p + j]! -= p0 * b0 + p1 * b1 + p2 * b2 + p3 * b3;
       a[q + j]! -= q0 * b0 + q1 * b1 + q2 * b2 + q3 * b3;
+      a[r + j]! -= s0 * b0 + s1 * b1 + s2 * b2 + s3 * b3;
+      a[t + j]! -= t0 * b0 + t1 * b1 + t2 * b2 + t3 * b3;
     }
   }
   for (; i < size; i++) {
