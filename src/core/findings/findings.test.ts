@@ -29,6 +29,10 @@ const PAIRS: Record<string, readonly [Design, Design]> = {
     change(at(aft + 40), ['/massItems/pack/attachment/from', aft + 30]),
     change(at(aft + 5), ['/massItems/pack/attachment/from', aft - 60]),
   ],
+  stifferThanWanted: [
+    change(base, ['/balance/maximumStaticMargin', numbers.pitch.staticMargin! - 0.002]),
+    change(base, ['/balance/maximumStaticMargin', numbers.pitch.staticMargin! + 0.002]),
+  ],
   narrowWindow: [
     change(base, ['/surfaces/tail/controls/elevator/throwUp', 0], ['/balance/minimumStaticMargin', 0.3]),
     base,

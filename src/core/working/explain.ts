@@ -1,17 +1,11 @@
 import { GRAVITY } from '../aero/atmosphere';
 import type { Prepared } from '../analysis/prepare';
-import type { Analysis } from '../analysis/types';
 import type { Design } from '../document/schema/design';
-import type { Working, WorkingInput } from './working';
-
-type Numbers = Omit<Analysis, 'findings' | 'workings'>;
-
-const input = (symbol: string, name: string, value: number, unit: WorkingInput['unit']): WorkingInput => ({
-  symbol,
-  name,
-  value,
-  unit,
-});
+import { lateralWorkings } from './lateralWorkings';
+import { pitchWorkings } from './pitchWorkings';
+import { speedWorkings } from './speedWorkings';
+import { input, type Numbers } from './build';
+import type { Working } from './working';
 
 /** Relative band of the computed neutral point beyond the wake: bodies and low Reynolds numbers, in mean chords. */
 const NEUTRAL_POINT_FLOOR = 0.01;
@@ -211,5 +205,10 @@ export function explain(_design: Design, prepared: Prepared, numbers: Numbers): 
       bandBecause: 'As the stall speed.',
     });
   }
-  return workings;
+  return [
+    ...workings,
+    ...pitchWorkings(prepared, numbers),
+    ...lateralWorkings(numbers),
+    ...speedWorkings(prepared, numbers),
+  ];
 }

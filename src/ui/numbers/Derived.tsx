@@ -4,10 +4,25 @@ import type { Working } from '@/core/working/working';
 import { useAppSelector } from '@/store/hooks';
 
 /** A computed number that opens to its working: formula, values, source, range, band. */
-export function Derived({ id, label }: { readonly id: string; readonly label?: string }) {
+interface DerivedProps {
+  readonly id: string;
+  readonly label?: string;
+  /** Said instead of the number when it could not be computed; without it nothing is shown. */
+  readonly why?: string;
+  /** Said after the number. */
+  readonly beside?: string;
+}
+
+export function Derived({ id, label, why, beside }: DerivedProps) {
   const working = useAppSelector((state) => state.analysis.current?.workings.find((candidate) => candidate.id === id));
   const units = useAppSelector((state) => state.settings.units);
-  if (!working) return null;
+  if (!working) {
+    return why === undefined ? null : (
+      <Fact label={label ?? id}>
+        <Why text={why} />
+      </Fact>
+    );
+  }
   const value = formatValue(working.value, working.unit, units);
   return (
     <Popover.Root>
@@ -19,6 +34,7 @@ export function Derived({ id, label }: { readonly id: string; readonly label?: s
           aria-label={`${working.name} ${value}: show the working`}
         >
           {value}
+          {beside !== undefined && <span className="font-normal text-faint">{beside}</span>}
         </Popover.Trigger>
       </div>
       <Popover.Portal>
@@ -87,4 +103,9 @@ export function Fact({ label, children }: { readonly label: string; readonly chi
       <span className="px-1 text-right font-medium">{children}</span>
     </div>
   );
+}
+
+/** Why a number is missing. */
+export function Why({ text }: { readonly text: string | undefined }) {
+  return <span className="text-xs font-normal text-faint">{text ?? 'not known'}</span>;
 }

@@ -50,7 +50,7 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
           gridcolor: '#e7e1d3',
         },
         yaxis: { rangemode: 'tozero', gridcolor: '#e7e1d3' },
-        legend: { orientation: 'h', y: 0.12, x: 0.02, bgcolor: 'rgba(253,251,246,0.8)' },
+        legend: { orientation: 'h', y: 0.08, yanchor: 'bottom', x: 0.02, bgcolor: 'rgba(253,251,246,0.8)' },
       }}
       config={
         {

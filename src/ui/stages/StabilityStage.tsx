@@ -2,10 +2,24 @@ import { lazy, Suspense } from 'react';
 import type { Analysis } from '@/core/analyse';
 import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
-import { Derived, Fact } from '../numbers/Derived';
+import { Derived, Fact, Why } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 
 const SpanLoadingChart = lazy(() => import('./SpanLoadingChart'));
+
+/** Rows of the lateral table, in the order one asks. */
+const LATERAL = [
+  ['yawStiffness', 'Yaw stiffness'],
+  ['dihedralEffect', 'Dihedral effect (negative rolls upright)'],
+  ['rollDamping', 'Roll damping'],
+  ['yawDamping', 'Yaw damping'],
+  ['yawFromRollRate', 'Yaw from roll rate'],
+  ['rollFromYawRate', 'Roll from yaw rate'],
+  ['rollFromAileron', 'Roll from aileron'],
+  ['yawFromAileron', 'Yaw from aileron'],
+  ['yawFromRudder', 'Yaw from rudder'],
+  ['rollFromRudder', 'Roll from rudder'],
+] as const;
 
 /** Margins, downwash, stall and speeds, beside the rules of thumb, and how sure each is. */
 export function StabilityStage() {
@@ -13,8 +27,6 @@ export function StabilityStage() {
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="p-3 text-sm text-faint">Computing…</p>;
   const { pitch, window, schools, lateral, stall, speeds, mass } = analysis;
-  const length = (metres: number | null, why: string | undefined) =>
-    metres === null ? <Why text={why} /> : formatLength(metres * 1000, units);
   const target =
     window.aft !== null && window.forward !== null
       ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (analysis.reference.meanChord ?? 0))) / 2
@@ -23,26 +35,23 @@ export function StabilityStage() {
     <>
       <Section title="Pitch">
         <Derived id="neutralPoint" label="Neutral point, whole" />
-        <Fact label="Neutral point without tail">
-          {length(pitch.neutralPointWithoutTail, pitch.reasons['neutralPointWithoutTail'])}
-        </Fact>
+        <Derived
+          id="neutralPointWithoutTail"
+          label="Neutral point without tail"
+          why={pitch.reasons['neutralPointWithoutTail'] ?? 'not known'}
+        />
         <Derived id="staticMargin" />
         <Derived id="window" />
-        <Fact label="Downwash where it is met">
-          {pitch.downwash === null ? (
-            <Why text={pitch.reasons['downwash']} />
-          ) : (
-            `${formatValue(pitch.downwash, 'angle', units)}, ${decimal(pitch.downwashSlope!, 2)} per α`
-          )}
-        </Fact>
+        <Derived
+          id="downwash"
+          label="Downwash where it is met"
+          why={pitch.reasons['downwash'] ?? 'not known'}
+          beside={pitch.downwashSlope === null ? undefined : `, ${decimal(pitch.downwashSlope, 2)} per α`}
+        />
         <Derived id="trimAlpha" />
-        <Fact label="Pitch control at cruise">
-          {analysis.trim.elevator === null ? (
-            <Why text={analysis.trim.reasons['elevator']} />
-          ) : (
-            formatValue(analysis.trim.elevator, 'angle', units)
-          )}
-        </Fact>
+        <Derived id="elevator" label="Pitch control at cruise" why={analysis.trim.reasons['elevator'] ?? 'not known'} />
+        <Derived id="zeroLiftMoment" />
+        <Derived id="pitchDamping" />
       </Section>
       <RiggingAndMixes analysis={analysis} />
       <Section title="Rules of thumb beside it">
@@ -103,8 +112,9 @@ export function StabilityStage() {
               </Fact>
             )}
             <p className="text-[13px] text-faint">
-              {stall.surface} stalls first at {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of its half span,
-              at C_L {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
+              The first strip to stall lies on “{stall.surface}” at{' '}
+              {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of the half span, at C_L{' '}
+              {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
             </p>
           </>
         ) : (
@@ -114,50 +124,29 @@ export function StabilityStage() {
       <Section title="Speeds">
         <Derived id="stallSpeed" />
         <Derived id="approach" />
-        <Fact label="Slowest flare, full nose-up control">
-          {speeds.pitchFloor === null ? (
-            <Why text={speeds.reasons['pitchFloor']} />
-          ) : (
-            formatValue(speeds.pitchFloor, 'speed', units)
-          )}
-        </Fact>
-        <Fact label="Best glide">
-          {speeds.bestGlide === null ? (
-            <Why text={speeds.reasons['bestGlide']} />
-          ) : (
-            `${formatValue(speeds.bestGlide, 'speed', units)}, 1 : ${decimal(speeds.glideRatio!, 1)}`
-          )}
-        </Fact>
-        <Fact label="Least sink">
-          {speeds.minimumSink === null ? (
-            <Why text={speeds.reasons['minimumSink']} />
-          ) : (
-            `${formatValue(speeds.minimumSink, 'speed', units)}, sinks ${decimal(speeds.sink!, 2)} m/s`
-          )}
-        </Fact>
+        <Derived
+          id="pitchFloor"
+          label="Slowest flare, full nose-up control"
+          why={speeds.reasons['pitchFloor'] ?? speeds.reasons['stall'] ?? 'not known'}
+        />
+        <Derived
+          id="bestGlide"
+          label="Best glide"
+          why={speeds.reasons['bestGlide'] ?? 'not known'}
+          beside={speeds.glideRatio === null ? undefined : `, 1 : ${decimal(speeds.glideRatio, 1)}`}
+        />
+        <Derived
+          id="minimumSink"
+          label="Least sink"
+          why={speeds.reasons['minimumSink'] ?? 'not known'}
+          beside={speeds.sink === null ? undefined : `, sinks ${decimal(speeds.sink, 2)} m/s`}
+        />
         <Derived id="drag" />
       </Section>
       <Section title="Roll and yaw, per radian">
-        <Fact label="Yaw stiffness">{lateral.yawStiffness === null ? '' : decimal(lateral.yawStiffness, 3)}</Fact>
-        <Fact label="Dihedral effect (negative rolls upright)">
-          {lateral.dihedralEffect === null ? '' : decimal(lateral.dihedralEffect, 3)}
-        </Fact>
-        <Fact label="Roll damping">{lateral.rollDamping === null ? '' : decimal(lateral.rollDamping, 3)}</Fact>
-        <Fact label="Yaw damping">{lateral.yawDamping === null ? '' : decimal(lateral.yawDamping, 3)}</Fact>
-        <Fact label="Roll from aileron">
-          {lateral.rollFromAileron === null ? (
-            <Why text={lateral.reasons['rollFromAileron']} />
-          ) : (
-            decimal(lateral.rollFromAileron, 3)
-          )}
-        </Fact>
-        <Fact label="Roll from rudder">
-          {lateral.rollFromRudder === null ? (
-            <Why text={lateral.reasons['rollFromRudder']} />
-          ) : (
-            decimal(lateral.rollFromRudder, 3)
-          )}
-        </Fact>
+        {LATERAL.map(([key, label]) => (
+          <Derived key={key} id={key} label={label} why={lateral.reasons[key] ?? 'not known'} />
+        ))}
       </Section>
     </>
   );
@@ -172,9 +161,11 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
   const differs = asymmetry !== null && Math.abs(asymmetry.roll) + Math.abs(asymmetry.yaw) > 1e-6;
   return (
     <Section title="Trim and mixes">
-      <Fact label="Tail angle for a neutral control">
-        {trim.tailIncidence === null ? <Why text={trim.reasons['tailIncidence']} /> : angle(trim.tailIncidence)}
-      </Fact>
+      <Derived
+        id="tailIncidence"
+        label="Tail angle for a neutral control"
+        why={trim.reasons['tailIncidence'] ?? 'not known'}
+      />
       {trim.elevatorPowerOff !== null && (
         <Fact label="Pitch control with power off">{angle(trim.elevatorPowerOff)}</Fact>
       )}
@@ -200,9 +191,4 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
       )}
     </Section>
   );
-}
-
-/** Why a number is missing. */
-function Why({ text }: { readonly text: string | undefined }) {
-  return <span className="text-xs font-normal text-faint">{text ?? 'not known'}</span>;
 }

@@ -11,6 +11,7 @@ import { nothingWeighed } from './nothingWeighed';
 import { overWeight } from './overWeight';
 import { packOutOfTravel } from './packOutOfTravel';
 import { pitchFloor } from './pitchFloor';
+import { stifferThanWanted } from './stifferThanWanted';
 import { tipStall } from './tipStall';
 import { weakFin } from './weakFin';
 
@@ -18,6 +19,7 @@ export const RULES: readonly Rule[] = [
   nothingWeighed,
   balanceAft,
   balanceForward,
+  stifferThanWanted,
   packOutOfTravel,
   narrowWindow,
   cruiseNearStall,
