@@ -1,5 +1,5 @@
 import { degreesFromRadians, gramsFromKilograms, millimetresFromMetres } from './convert';
-import type { UnitKind } from '../working/working';
+import type { UnitKind } from './unitKind';
 
 /** Units that people choose. */
 export interface DisplayUnits {

@@ -1,5 +1,6 @@
 import type { Analysis } from '../analysis/types';
-import type { UnitKind, Working, WorkingInput } from './working';
+import type { UnitKind } from '../units/unitKind';
+import type { Working, WorkingInput } from './working';
 
 /** The numbers that workings speak of. */
 export type Numbers = Omit<Analysis, 'findings' | 'workings'>;

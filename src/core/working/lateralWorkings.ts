@@ -11,6 +11,8 @@ interface Row {
 }
 
 const BY_BODY = 'Fuselage moments ±20 %, sidewash about ten percent.';
+const BY_WAKE =
+  'Ten percent, and half of C_L/A: wakes that turn with the wind take away a good part of what grows with lift, here they stay along the datum.';
 const BY_LATTICE = 'Lattice against measurement at model scale, about ten percent.';
 const BY_HINGE = 'Gaps and thick boundary layers at model scale take up to a fifth of a control’s power.';
 
@@ -30,7 +32,7 @@ const ROWS: readonly Row[] = [
     symbol: 'C_lβ',
     formula: '∂C_l/∂β with the force on the vortices along the chord',
     share: 0.1,
-    bandBecause: BY_LATTICE,
+    bandBecause: BY_WAKE,
   },
   {
     key: 'rollDamping',
@@ -105,6 +107,7 @@ export function lateralWorkings({ lateral, reference, trim }: Numbers): Working[
     input('S', 'Wing area', reference.area!, 'area'),
     ...(trim.alpha === null ? [] : [input('α', 'Angle of attack at cruise', trim.alpha, 'angle')]),
   ];
+  const wakePart = (0.5 * Math.abs(trim.liftCoefficient ?? 0)) / reference.aspectRatio!;
   return ROWS.flatMap(({ key, name, symbol, formula, share, bandBecause }) =>
     whenKnown(lateral[key] as number | null, (value): Working => ({
       id: key,
@@ -118,7 +121,7 @@ export function lateralWorkings({ lateral, reference, trim }: Numbers): Working[
       source:
         'Antisymmetric lattice problem, body axes about the balance point (Katz & Plotkin, ch. 12; signs as Etkin & Reid)',
       range: 'Small disturbances of level flight below stall',
-      band: share * Math.abs(value),
+      band: share * Math.abs(value) + (key === 'dihedralEffect' ? wakePart : 0),
     })),
   );
 }

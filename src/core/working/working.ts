@@ -1,25 +1,13 @@
+import type { UnitKind } from '../units/unitKind';
+
 /** One value that went into a number. */
 export interface WorkingInput {
   readonly symbol: string;
   readonly name: string;
   readonly value: number;
-  /** SI unit as in `formatQuantity`; see UNIT_KINDS. */
+  /** What it measures, for `formatValue`; the value is SI. */
   readonly unit: UnitKind;
 }
-
-/** What a number measures, so that the interface can show it in the chosen units. */
-export type UnitKind =
-  | 'length'
-  | 'area'
-  | 'mass'
-  | 'speed'
-  | 'angle'
-  | 'ratio'
-  | 'percent'
-  | 'perRadian'
-  | 'density'
-  | 'acceleration'
-  | 'wingLoading';
 
 /** How a number came about: formula, values, source, range, band. */
 export interface Working {
