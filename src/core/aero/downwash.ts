@@ -22,16 +22,19 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
 }
 
 /**
- * Mean angle by which all other surfaces lower the air that meets a group,
+ * Mean angle by which all other wings and tails lower the air that meets a group,
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
 export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): number {
   const { lattice, symmetric } = matrices;
   const n = lattice.panels;
   const count = lattice.cells.count;
-  // What acts: everything but the group itself.
+  // What acts: everything but the group itself and fins, which are end plates rather than wings.
+  const isActing = lattice.surfaces.map(
+    ({ role }, index) => !surfaces.includes(index) && role !== 'fin' && role !== 'tipFin',
+  );
   const acting = Float64Array.from(state.circulation, (strength, j) =>
-    surfaces.includes(lattice.strips[Math.floor(j / count)]!.surface) ? 0 : strength,
+    isActing[lattice.strips[Math.floor(j / count)]!.surface] ? strength : 0,
   );
   let sum = 0;
   let area = 0;
