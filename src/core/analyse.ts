@@ -23,6 +23,7 @@ import { findFindings } from './findings/rules';
 import { builtAngles } from './geometry/asBuilt';
 import { tailVolume } from './geometry/planform';
 import type { Vector3 } from './units/convert';
+import { modesOfDesign } from './motion/modesOfDesign';
 import { explain } from './working/explain';
 
 export type { AnalyseOptions } from './analysis/prepare';
@@ -47,7 +48,8 @@ export function computeNumbers(design: Design, options: AnalyseOptions): Analysi
   const prepared = prepare(design, options);
   if (!prepared) return emptyAnalysis(design, options);
   try {
-    const numbers = solve(prepared, options);
+    const solved = solve(prepared, options);
+    const numbers = { ...solved, motion: motionGroup(prepared, solved) };
     return { ...numbers, workings: explain(design, prepared, numbers) };
   } catch (error) {
     if (!(error instanceof SingularMatrixError)) throw error;
@@ -55,7 +57,15 @@ export function computeNumbers(design: Design, options: AnalyseOptions): Analysi
   }
 }
 
-function solve(prepared: Prepared, options: AnalyseOptions): AnalysisWithoutFindings {
+/** Small motions, or why they could not be found. */
+function motionGroup(prepared: Prepared, numbers: Omit<AnalysisWithoutFindings, 'motion'>): Analysis['motion'] {
+  const modes = modesOfDesign(prepared, numbers);
+  return typeof modes === 'string'
+    ? { longitudinal: [], lateral: [], reasons: { longitudinal: modes, lateral: modes } }
+    : { ...modes, reasons: {} };
+}
+
+function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithoutFindings, 'motion'> {
   const { design, reference, weights, about, placed, commands } = prepared;
   const straight = prepared.modelAt(0);
   const straightCruise = cruiseState(prepared, straight);

@@ -78,6 +78,7 @@ export function emptyAnalysis(design: Design, options: AnalyseOptions, why: stri
     speeds: nulls(['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor', 'glideRatio', 'sink'], why),
     window: nulls(['forward', 'aft', 'forwardBecause', 'aftBecause'], why),
     asymmetry: null,
+    motion: { longitudinal: [], lateral: [], reasons: { longitudinal: why, lateral: why } },
     slipstream: null,
     sharedThrow: null,
     wash: {},

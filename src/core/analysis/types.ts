@@ -5,6 +5,7 @@ import type { Finding } from '../findings/finding';
 import type { MassPart } from '../mass/massModel';
 import type { StallStrip } from '../aero/stall';
 import type { Asymmetry } from '../aero/asymmetry';
+import type { Mode } from '../motion/linearModes';
 import type { SharedThrow } from '../aero/sharedThrow';
 import type { PolarPoint } from '../aero/polar';
 import type { School } from '../balance/schools';
@@ -144,6 +145,12 @@ export interface Analysis {
   readonly sharedThrow: SharedThrow | null;
   /** Angle by which the others lower the air at each surface, and its slope with angle of attack. */
   readonly wash: Readonly<Record<string, { readonly angle: number; readonly slope: number }>>;
+  /** Small motions about level flight. */
+  readonly motion: {
+    readonly longitudinal: readonly Mode[];
+    readonly lateral: readonly Mode[];
+    readonly reasons: Reasons;
+  };
   readonly schools: readonly School[];
   readonly spanLoading: readonly SpanLoadingPoint[];
   readonly tails: readonly {

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import type { Analysis } from '@/core/analyse';
+import type { Mode } from '@/core/motion/linearModes';
 import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact, Why } from '../numbers/Derived';
@@ -143,12 +144,51 @@ export function StabilityStage() {
         />
         <Derived id="drag" />
       </Section>
+      <Motion motion={analysis.motion} />
       <Section title="Roll and yaw, per radian">
         {LATERAL.map(([key, label]) => (
           <Derived key={key} id={key} label={label} why={lateral.reasons[key] ?? 'not known'} />
         ))}
       </Section>
     </>
+  );
+}
+
+const MODE_NAMES: Record<Mode['kind'], string> = {
+  phugoid: 'Slow rise and fall (phugoid)',
+  shortPeriod: 'Quick nodding (short period)',
+  dutchRoll: 'Tail wagging (Dutch roll)',
+  roll: 'Roll dies away',
+  spiral: 'Spiral',
+  rollSpiral: 'Slow roll and spiral together',
+  slow: 'Nodding that does not swing',
+  fast: 'Nodding that does not swing',
+};
+
+/** A motion in plain words: how long it swings, and whether it dies away. */
+function modeWords({ period, timeToHalf, grows }: Mode): string {
+  const swing = period === null ? '' : `${decimal(period, 1)} s a swing, `;
+  if (timeToHalf === null) return `${swing}stays as it is`;
+  return `${swing}${grows ? 'doubles' : 'halves'} in ${decimal(timeToHalf, timeToHalf < 1 ? 2 : 1)} s`;
+}
+
+/** Small motions about level flight at the cruise speed. */
+function Motion({ motion }: { readonly motion: Analysis['motion'] }) {
+  const modes = [...motion.longitudinal, ...motion.lateral];
+  return (
+    <Section title="Left alone after a nudge">
+      {modes.length === 0 && <Why text={motion.reasons['longitudinal']} />}
+      {modes.map((mode, index) => (
+        <Fact
+          key={`${mode.kind}${index}`}
+          label={
+            mode.grows && mode.period === null && mode.kind !== 'spiral' ? 'The nose departs' : MODE_NAMES[mode.kind]
+          }
+        >
+          {modeWords(mode)}
+        </Fact>
+      ))}
+    </Section>
   );
 }
 
