@@ -1,11 +1,12 @@
-import { type AeroModel, loadPerAlphaWithoutTail } from './aero/aeroModel';
+import { type AeroModel, loadPerAlphaWithoutTail, longitudinal } from './aero/aeroModel';
 import { solveAsymmetry } from './aero/asymmetry';
-import { lateralDerivatives, neutralPointAt, pitchDerivatives } from './aero/derivatives';
+import { lateralDerivatives, neutralPointAt, type PitchDerivatives, pitchDerivatives } from './aero/derivatives';
 import { downwashReceiver, meanDownwash } from './aero/downwash';
 import { controlCase, type FlowCase } from './aero/flowCase';
 import { crossLoads, loadChange } from './aero/forces';
 import { stripLifts } from './aero/farField';
 import { isTail, surfaceMask } from './aero/lattice';
+import { flapHold } from './aero/stallDetails';
 import { sharedThrow } from './aero/sharedThrow';
 import { SingularMatrixError } from './aero/luFactors';
 import { zeroLift } from './aero/trim';
@@ -94,6 +95,7 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
   const zero = zeroLift(model, about);
   const limits = flightLimits(prepared, model, cruise, pitch.neutralPoint);
   const neutral = cruise.isTrimmed ? neutralTailIncidence(model, alpha, command, about) : null;
+  const flapElevator = flapTrimChange(prepared, model, { alpha, command, droop: limits.stall.flapDroop }, pitch);
   const lateralReasons: Record<string, string> = {
     ...(lateral.roll ? {} : { rollFromAileron: NO_ROLL, yawFromAileron: NO_ROLL }),
     ...(lateral.yaw ? {} : { rollFromRudder: NO_YAW, yawFromRudder: NO_YAW }),
@@ -174,12 +176,16 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
           liftCoefficient: cruise.state.lift,
           residualMoment: elevator === null ? cruise.state.moment : 0,
           tailIncidence: neutral,
+          flapElevator,
           thrustMoment: cruise.thrustMoment,
           elevatorPowerOff: cruise.powerOff?.elevator ?? null,
           reasons: {
             ...(elevator === null ? { elevator: NO_PITCH, elevatorPowerOff: NO_PITCH } : {}),
             ...(neutral === null
               ? { tailIncidence: 'There is no tail or canard whose angle could stand in for the pitch control.' }
+              : {}),
+            ...(flapElevator === null
+              ? { flapElevator: 'Nothing droops as a flap, or no control answers to pitch.' }
               : {}),
             ...(cruise.thrustMoment === null ? { thrustMoment: 'There is no drive, or it is left out.' } : {}),
           },
@@ -233,6 +239,27 @@ function neutralTailIncidence(model: AeroModel, alpha: number, command: number, 
   const momentOf = (change: FlowCase) => loadChange(model.matrices, state, change, about).moment[1];
   const change = (command * momentOf(model.commanded)) / momentOf(turned);
   return builtAngles(model.lattice.surfaces[index]!).meanIncidence + change;
+}
+
+/**
+ * Pitch command that holds the same lift when the flaps droop, beyond the one
+ * without, to first order [rad]: δ = −(C_m,f − C_mα C_L,f/C_Lα)/(C_mδ − C_mα C_Lδ/C_Lα).
+ */
+function flapTrimChange(
+  prepared: Prepared,
+  model: AeroModel,
+  { alpha, command, droop }: { alpha: number; command: number; droop: number | null },
+  pitch: PitchDerivatives,
+): number | null {
+  const { about, reference, commands } = prepared;
+  if (droop === null || pitch.momentFromElevator === null || pitch.liftFromElevator === null) return null;
+  const flow = controlCase(model.matrices, 'symmetric', commands.flap.even);
+  const change = loadChange(model.matrices, model.stateAt(alpha, command), flow, about);
+  const perRadian = longitudinal(change, alpha, reference);
+  const angle = droop * flapHold(droop);
+  const stiffness = pitch.momentSlope / pitch.liftSlope;
+  const upset = (perRadian.moment - stiffness * perRadian.lift) * angle;
+  return -upset / (pitch.momentFromElevator - stiffness * pitch.liftFromElevator);
 }
 
 const NO_MASS = 'Nothing has a mass yet: choose a material for the board parts or add equipment.';

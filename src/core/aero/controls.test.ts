@@ -8,6 +8,7 @@ import type { Design } from '../document/schema/design';
 import { placeSurface } from '../geometry/layout';
 import { commandTravel, mixOf } from './commands';
 import { sharedThrow } from './sharedThrow';
+import { flapHold } from './stallDetails';
 
 const mixes = (design: Design) => {
   const placed = design.surfaces.map(placeSurface);
@@ -171,6 +172,24 @@ describe('stall', () => {
     expect(freighter.flapDroop).toBeLessThanOrEqual((35 * Math.PI) / 180);
     expect(freighter.flappedSpeed).toBeLessThan(freighter.speed!);
     expect(stall(simpleAircraft()).reasons['flappedSpeed']).toMatch(/droops/);
+  });
+
+  test('the pitch control that flaps ask for is what trims of a mix of both need', () => {
+    const freighter = withFields(demoDesign('atoll-freighter'), [{ field: '/propulsion', value: [] }]);
+    const { trim, stall: limits } = analyse(freighter, { withoutRemedies: true });
+    const perRadian = trim.flapElevator! / (limits.flapDroop! * flapHold(limits.flapDroop!));
+    // With flaps geared to the elevator, elevator B = elevator A + k · flaps.
+    const gear = 0.3;
+    const terms = [
+      { control: 'elevator', left: 1, right: 1 },
+      { control: 'flap', left: gear, right: gear },
+    ];
+    const geared = analyse(withFields(freighter, [{ field: '/mixes', value: [{ command: 'pitch', terms }] }]), {
+      withoutRemedies: true,
+    });
+    const flaps = gear * geared.trim.elevator!;
+    expectWithin(geared.trim.elevator, trim.elevator! + perRadian * flaps, 0.02);
+    expect(solve(freighter).trim.reasons['flapElevator']).toMatch(/droops/);
   });
 
   test('a canard stalls before its wing', () => {

@@ -13,6 +13,7 @@ export const TRIM_KEYS = [
   'liftCoefficient',
   'residualMoment',
   'tailIncidence',
+  'flapElevator',
   'thrustMoment',
   'elevatorPowerOff',
 ] as const;

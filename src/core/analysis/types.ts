@@ -88,6 +88,8 @@ export interface Analysis {
     readonly residualMoment: Maybe;
     /** Angle of the tail (or canard) against the datum at which the pitch control would be neutral. */
     readonly tailIncidence: Maybe;
+    /** Pitch control that holds the same lift when the flaps droop, beyond the one without. */
+    readonly flapElevator: Maybe;
     /** Pitching moment of the thrust that level flight needs, and the pitch command with power off. */
     readonly thrustMoment: Maybe;
     readonly elevatorPowerOff: Maybe;

@@ -209,6 +209,7 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
       {trim.elevatorPowerOff !== null && (
         <Fact label="Pitch control with power off">{angle(trim.elevatorPowerOff)}</Fact>
       )}
+      {trim.flapElevator !== null && <Fact label="Pitch control that flaps ask for">{angle(trim.flapElevator)}</Fact>}
       {slipstream && (
         <Fact label="Propeller air over the tail">
           {slipstream.tailShare > 0
