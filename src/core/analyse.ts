@@ -1,37 +1,33 @@
-import { type AeroModel, loadPerAlphaWithoutTail, longitudinal } from './aero/aeroModel';
+import { loadPerAlphaWithoutTail } from './aero/aeroModel';
 import { solveAsymmetry } from './aero/asymmetry';
-import { lateralDerivatives, neutralPointAt, type PitchDerivatives, pitchDerivatives } from './aero/derivatives';
+import { lateralDerivatives, pitchDerivatives } from './aero/derivatives';
 import { downwashReceiver, meanDownwash } from './aero/downwash';
-import { controlCase, type FlowCase } from './aero/flowCase';
-import { crossLoads, loadChange } from './aero/forces';
 import { stripLifts } from './aero/farField';
-import { isTail, surfaceMask } from './aero/lattice';
-import { flapHold } from './aero/stallDetails';
-import { sharedThrow } from './aero/sharedThrow';
+import { crossLoads } from './aero/forces';
+import { isTail } from './aero/lattice';
 import { SingularMatrixError } from './aero/luFactors';
+import { sharedThrow } from './aero/sharedThrow';
 import { zeroLift } from './aero/trim';
 import { cruiseState } from './analysis/cruise';
 import { emptyAnalysis } from './analysis/empty';
 import { flightLimits } from './analysis/flightLimits';
-import { type AnalyseOptions, type Prepared, prepare } from './analysis/prepare';
+import { feelGroup, motionGroup, riggingGroup } from './analysis/handling';
 import { nulls, TRIM_KEYS } from './analysis/nulls';
+import { type AnalyseOptions, type Prepared, prepare } from './analysis/prepare';
 import { sectionSummaries } from './analysis/sections';
+import { flapTrimChange, neutralTailIncidence, wakeBand, washBySurface } from './analysis/trimDetails';
 import type { Analysis } from './analysis/types';
 import { balanceSchools } from './balance/schools';
 import type { Design } from './document/schema/design';
+import { manoeuvreMargin } from './feel/controlFeel';
 import type { AnalysisWithoutFindings } from './findings/rule';
 import { findFindings } from './findings/rules';
-import { builtAngles } from './geometry/asBuilt';
 import { tailVolume } from './geometry/planform';
-import type { Vector3 } from './units/convert';
-import { modesOfDesign } from './motion/modesOfDesign';
+import { handsOff } from './rigging/handsOff';
 import { explain } from './working/explain';
 
 export type { AnalyseOptions } from './analysis/prepare';
 export type { Analysis } from './analysis/types';
-
-/** A coarse lattice that only says how far the choice of wake moves the neutral point. */
-const BAND_GRID = { strips: 6, chordwise: 2 };
 
 /**
  * The whole story of one design: lay out, weigh, cut into a lattice, solve,
@@ -50,7 +46,8 @@ export function computeNumbers(design: Design, options: AnalyseOptions): Analysi
   if (!prepared) return emptyAnalysis(design, options);
   try {
     const solved = solve(prepared, options);
-    const numbers = { ...solved, motion: motionGroup(prepared, solved) };
+    const moving = { ...solved, motion: motionGroup(prepared, solved) };
+    const numbers = { ...moving, feel: feelGroup(prepared, moving) };
     return { ...numbers, workings: explain(design, prepared, numbers) };
   } catch (error) {
     if (!(error instanceof SingularMatrixError)) throw error;
@@ -58,15 +55,7 @@ export function computeNumbers(design: Design, options: AnalyseOptions): Analysi
   }
 }
 
-/** Small motions, or why they could not be found. */
-function motionGroup(prepared: Prepared, numbers: Omit<AnalysisWithoutFindings, 'motion'>): Analysis['motion'] {
-  const modes = modesOfDesign(prepared, numbers);
-  return typeof modes === 'string'
-    ? { longitudinal: [], lateral: [], reasons: { longitudinal: modes, lateral: modes } }
-    : { ...modes, reasons: {} };
-}
-
-function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithoutFindings, 'motion'> {
+function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithoutFindings, 'motion' | 'feel'> {
   const { design, reference, weights, about, placed, commands } = prepared;
   const straight = prepared.modelAt(0);
   const straightCruise = cruiseState(prepared, straight);
@@ -96,6 +85,17 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
   const limits = flightLimits(prepared, model, cruise, pitch.neutralPoint);
   const neutral = cruise.isTrimmed ? neutralTailIncidence(model, alpha, command, about) : null;
   const flapElevator = flapTrimChange(prepared, model, { alpha, command, droop: limits.stall.flapDroop }, pitch);
+  const wash = washBySurface(model, state, quarterTurn);
+  const angles = handsOff(model, {
+    about,
+    alpha,
+    command,
+    liftSlope: pitch.liftSlope,
+    momentSlope: pitch.momentSlope,
+    maximumLift: limits.stall.liftCoefficient,
+    wash,
+  });
+  const staticMargin = mass ? (pitch.neutralPoint - about[0]) / reference.meanChord : null;
   const lateralReasons: Record<string, string> = {
     ...(lateral.roll ? {} : { rollFromAileron: NO_ROLL, yawFromAileron: NO_ROLL }),
     ...(lateral.yaw ? {} : { rollFromRudder: NO_YAW, yawFromRudder: NO_YAW }),
@@ -132,7 +132,18 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
       neutralPoint: pitch.neutralPoint,
       neutralPointBand: hasTail || receiver ? wakeBand(prepared, alpha) : 0,
       neutralPointWithoutTail: withoutTail ? about[0] - withoutTail.moment[1] / withoutTail.force[2] : null,
-      staticMargin: mass ? (pitch.neutralPoint - about[0]) / reference.meanChord : null,
+      staticMargin,
+      manoeuvreMargin:
+        mass && staticMargin !== null
+          ? manoeuvreMargin({
+              staticMargin,
+              pitchDamping: pitch.pitchDamping,
+              mass: mass.total,
+              density: prepared.air.density,
+              area: reference.area,
+              meanChord: reference.meanChord,
+            })
+          : null,
       downwash: receiver ? meanDownwash(model.matrices, receiver, state) : null,
       downwashSlope: receiver ? meanDownwash(model.matrices, receiver, quarterTurn) : null,
       pitchDamping: pitch.pitchDamping,
@@ -142,7 +153,12 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
       reasons: {
         ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
         ...(receiver ? {} : { downwash: ONE_SURFACE, downwashSlope: ONE_SURFACE }),
-        ...(mass ? {} : { staticMargin: `${NO_MASS} Moments refer to the quarter point of the mean chord.` }),
+        ...(mass
+          ? {}
+          : {
+              staticMargin: `${NO_MASS} Moments refer to the quarter point of the mean chord.`,
+              manoeuvreMargin: NO_MASS,
+            }),
         ...(pitch.momentFromElevator === null ? { liftFromElevator: NO_PITCH, momentFromElevator: NO_PITCH } : {}),
       },
     },
@@ -199,7 +215,8 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
       tailShare: Math.max(0, ...cruise.slipstream.shares.values()),
     },
     sharedThrow: sharedThrow(prepared.mixes.pitch, prepared.mixes.roll, command),
-    wash: washBySurface(model, state, quarterTurn),
+    wash,
+    rigging: riggingGroup(prepared, angles),
     ...limits,
     schools: balanceSchools(placed, reference),
     spanLoading: model.lattice.strips.map((strip, index) => ({
@@ -218,62 +235,8 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
   };
 }
 
-/** Wash of all others at every level surface: angle at trim and slope with angle of attack. */
-function washBySurface(model: AeroModel, state: FlowCase, quarterTurn: FlowCase): Analysis['wash'] {
-  return Object.fromEntries(
-    model.lattice.surfaces.flatMap(({ id, mirrored, role }, index) => {
-      if (!mirrored || role === 'fin' || role === 'tipFin') return [];
-      const receiver = { surfaces: [index], name: id };
-      const at = (flow: FlowCase) => meanDownwash(model.matrices, receiver, flow);
-      return [[id, { angle: at(state), slope: at(quarterTurn) }]];
-    }),
-  );
-}
-
-/** Angle of the tail against the datum that does what the pitch command does, to first order [rad]. */
-function neutralTailIncidence(model: AeroModel, alpha: number, command: number, about: Vector3): number | null {
-  const index = model.lattice.surfaces.findIndex(isTail);
-  if (index < 0 || !model.commanded) return null;
-  const turned = controlCase(model.matrices, 'symmetric', surfaceMask(model.lattice, index));
-  const state = model.stateAt(alpha, command);
-  const momentOf = (change: FlowCase) => loadChange(model.matrices, state, change, about).moment[1];
-  const change = (command * momentOf(model.commanded)) / momentOf(turned);
-  return builtAngles(model.lattice.surfaces[index]!).meanIncidence + change;
-}
-
-/**
- * Pitch command that holds the same lift when the flaps droop, beyond the one
- * without, to first order [rad]: δ = −(C_m,f − C_mα C_L,f/C_Lα)/(C_mδ − C_mα C_Lδ/C_Lα).
- */
-function flapTrimChange(
-  prepared: Prepared,
-  model: AeroModel,
-  { alpha, command, droop }: { alpha: number; command: number; droop: number | null },
-  pitch: PitchDerivatives,
-): number | null {
-  const { about, reference, commands } = prepared;
-  if (droop === null || pitch.momentFromElevator === null || pitch.liftFromElevator === null) return null;
-  const flow = controlCase(model.matrices, 'symmetric', commands.flap.even);
-  const change = loadChange(model.matrices, model.stateAt(alpha, command), flow, about);
-  const perRadian = longitudinal(change, alpha, reference);
-  const angle = droop * flapHold(droop);
-  const stiffness = pitch.momentSlope / pitch.liftSlope;
-  const upset = (perRadian.moment - stiffness * perRadian.lift) * angle;
-  return -upset / (pitch.momentFromElevator - stiffness * pitch.liftFromElevator);
-}
-
 const NO_MASS = 'Nothing has a mass yet: choose a material for the board parts or add equipment.';
 const ONE_SURFACE = 'There is no second surface behind the first.';
 const NO_PITCH = 'No control answers to pitch.';
 const NO_ROLL = 'No control answers to roll.';
 const NO_YAW = 'No control answers to yaw.';
-
-/** Rise of the tilted wake that the band is taken from; the shift grows in proportion to it. */
-const BAND_RISE = 0.1;
-
-/** How far the neutral point moves when wakes leave along the wind instead of the datum [m]. */
-function wakeBand(prepared: Prepared, alpha: number): number {
-  const coarse = prepare(prepared.design, { surfacesOnly: true, grid: BAND_GRID })!;
-  const at = (rise: number) => neutralPointAt(coarse.modelAt(rise), alpha, coarse.about);
-  return Math.abs(((at(BAND_RISE) - at(0)) * Math.tan(alpha)) / BAND_RISE);
-}

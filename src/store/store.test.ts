@@ -3,12 +3,16 @@ import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
+import { sizeDesign } from '@/core/sizing/sizeDesign';
+import { sizeTail } from '@/core/tail/tailSizing';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
 import type { AnalysisClient } from '@/workers/analysisClient';
 import { previewDropped } from './analysisSlice';
 import { applyRemedy, editDesign, endDrag, previewRemedy, setFields, startDrag } from './edit';
 import { unitsChanged } from './settingsSlice';
+import { sizeCandidates, startFrom } from './sizing';
+import { sizingCancelled } from './sizingSlice';
 import { makeStore, type Session } from './store';
 
 /** Computes at once, in this thread. */
@@ -18,6 +22,8 @@ const direct: AnalysisClient = {
     analysis: analyse(design, { ...options, grid: { strips: 6, chordwise: 3 } }),
     milliseconds: 1,
   }),
+  size: async (input) => ({ kind: 'done', result: sizeDesign(input) }),
+  sizeTail: async (input) => ({ kind: 'done', result: sizeTail(input) }),
   close: () => {},
 };
 
@@ -134,11 +140,37 @@ describe('numbers beside the document', () => {
   });
 
   test('a failure is told, and the numbers from before stay', async () => {
-    const failing: AnalysisClient = { request: async () => ({ kind: 'failed', message: 'broke' }), close: () => {} };
+    const failing: AnalysisClient = { ...direct, request: async () => ({ kind: 'failed', message: 'broke' }) };
     const other = makeStore({ designs, analysis: failing, preview: direct });
     await other.open(id);
     await settle();
     expect(other.store.getState().analysis.failure).toBe('broke');
+  });
+});
+
+describe('first sizing', () => {
+  test('three layouts arrive one by one, and one is started from in a single step', async () => {
+    const sizing = () => session.store.getState().sizing;
+    const work = session.store.dispatch(sizeCandidates());
+    expect(sizing().left).toBe(3);
+    await work;
+    expect(sizing()).toMatchObject({ left: 0, failure: null });
+    const first = sizing().results[0]!;
+    if (first.kind !== 'sized') throw new Error(first.because);
+    const before = session.store.getState().document.present!;
+    expect(session.store.dispatch(startFrom(first))).toBeNull();
+    const after = session.store.getState().document.present!;
+    expect(after.surfaces).toEqual(first.candidate.design.surfaces);
+    expect(after.name).toBe(before.name);
+    session.store.dispatch(ActionCreators.undo());
+    expect(session.store.getState().document.present).toBe(before);
+  });
+
+  test('a cancel ends it and late answers are not shown', async () => {
+    const work = session.store.dispatch(sizeCandidates());
+    session.store.dispatch(sizingCancelled());
+    await work;
+    expect(session.store.getState().sizing).toMatchObject({ left: 0, results: [] });
   });
 });
 

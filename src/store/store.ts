@@ -7,6 +7,7 @@ import type { AnalysisClient } from '@/workers/analysisClient';
 import { analysisArrived, analysisCleared, analysisFailed, analysisSlice } from './analysisSlice';
 import { documentOpened, documentReducer } from './documentSlice';
 import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
+import { sizingCleared, sizingSlice } from './sizingSlice';
 import { settingsLoaded, settingsSchema, settingsSlice, unitsChanged } from './settingsSlice';
 
 /** What hangs off the store: the browser's storage and the computing worker. */
@@ -25,6 +26,7 @@ export function makeStore(services: Services) {
       session: sessionSlice.reducer,
       analysis: analysisSlice.reducer,
       settings: settingsSlice.reducer,
+      sizing: sizingSlice.reducer,
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.
     middleware: (defaults) =>
@@ -73,6 +75,7 @@ export function makeStore(services: Services) {
     await autosave?.stop();
     autosave = null;
     store.dispatch(analysisCleared());
+    store.dispatch(sizingCleared());
     showDocument(null);
     store.dispatch(sessionOpened(id));
     if (id === null) return true;

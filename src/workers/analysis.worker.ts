@@ -1,18 +1,28 @@
 import '@/core/zodSetup';
 import { expose } from 'comlink';
 import { analyse } from '@/core/analyse';
-import type { AnalysisService } from './contract';
+import { sizeDesign } from '@/core/sizing/sizeDesign';
+import { sizeTail } from '@/core/tail/tailSizing';
+import type { AnalysisService, Answer } from './contract';
+
+/** Errors become data on this side: a thrown one would lose all but its message. */
+function guarded<Done>(work: () => Done): Answer<Done> {
+  try {
+    return work();
+  } catch (error) {
+    return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
+  }
+}
 
 const service: AnalysisService = {
-  analyse(design, options) {
-    const start = performance.now();
-    try {
+  analyse: (design, options) =>
+    guarded(() => {
+      const start = performance.now();
       const analysis = analyse(design, options);
       return { kind: 'done', analysis, milliseconds: performance.now() - start };
-    } catch (error) {
-      return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
-    }
-  },
+    }),
+  size: (input) => guarded(() => ({ kind: 'done', result: sizeDesign(input) })),
+  sizeTail: (input) => guarded(() => ({ kind: 'done', result: sizeTail(input) })),
 };
 
 expose(service);

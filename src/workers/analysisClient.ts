@@ -1,12 +1,17 @@
 import { type Remote, wrap } from 'comlink';
 import type { AnalyseOptions } from '@/core/analyse';
 import type { Design } from '@/core/document/schema/design';
-import type { AnalysisService, JobOutcome } from './contract';
+import type { SizingInput, SizingResult } from '@/core/sizing/sizeDesign';
+import type { TailSizingInput, TailSizingResult } from '@/core/tail/tailSizing';
+import type { AnalysisService, JobOutcome, Outcome } from './contract';
+
+type Service = Remote<AnalysisService> | AnalysisService;
 
 interface Job {
-  readonly design: Design;
-  readonly options: AnalyseOptions;
-  readonly settle: (outcome: JobOutcome) => void;
+  readonly run: (service: Service) => unknown;
+  readonly settle: (outcome: never) => void;
+  readonly fail: (message: string) => void;
+  readonly supersede: () => void;
 }
 
 /** The slice of a Worker that the client needs; tests give their own. */
@@ -18,6 +23,10 @@ export interface WorkerLike {
 export interface AnalysisClient {
   /** Computes a design. A newer request supersedes one that still waits. */
   request(design: Design, options?: AnalyseOptions): Promise<JobOutcome>;
+  /** Sizes one layout for a brief. */
+  size(input: SizingInput): Promise<Outcome<{ readonly kind: 'done'; readonly result: SizingResult }>>;
+  /** Sizes a tail by each school. */
+  sizeTail(input: TailSizingInput): Promise<Outcome<{ readonly kind: 'done'; readonly result: TailSizingResult }>>;
   close(): void;
 }
 
@@ -28,7 +37,7 @@ export interface AnalysisClient {
 export function createAnalysisClient(
   start: () => {
     worker: WorkerLike;
-    service: Remote<AnalysisService> | AnalysisService;
+    service: Service;
   } = startWorker,
 ): AnalysisClient {
   let running: ReturnType<typeof start> | null = null;
@@ -42,10 +51,7 @@ export function createAnalysisClient(
     running = null;
     const job = atWork;
     atWork = null;
-    job?.settle({
-      kind: 'failed',
-      message: 'The computation stopped unexpectedly. Change anything to try again.',
-    });
+    job?.fail('The computation stopped unexpectedly. Change anything to try again.');
     next();
   };
 
@@ -60,34 +66,39 @@ export function createAnalysisClient(
       fresh.worker.addEventListener('error', () => died(fresh));
       fresh.worker.addEventListener('messageerror', () => died(fresh));
     }
-    Promise.resolve(running.service.analyse(job.design, job.options)).then(
-      (answer) => finish(job, answer),
-      (error: unknown) =>
-        finish(job, {
-          kind: 'failed',
-          message: error instanceof Error ? error.message : String(error),
-        }),
+    Promise.resolve(job.run(running.service)).then(
+      (answer) => finish(job, () => job.settle(answer as never)),
+      (error: unknown) => finish(job, () => job.fail(error instanceof Error ? error.message : String(error))),
     );
   };
 
-  const finish = (job: Job, outcome: JobOutcome) => {
+  const finish = (job: Job, settle: () => void) => {
     if (atWork !== job) return;
     atWork = null;
-    job.settle(outcome);
+    settle();
     next();
   };
 
+  const ask = <Done>(run: (service: Service) => unknown): Promise<Outcome<Done>> =>
+    new Promise((resolve) => {
+      waiting?.supersede();
+      waiting = {
+        run,
+        settle: resolve,
+        fail: (message) => resolve({ kind: 'failed', message }),
+        supersede: () => resolve({ kind: 'superseded' }),
+      };
+      next();
+    });
+
   return {
-    request: (design, options = {}) =>
-      new Promise((settle) => {
-        waiting?.settle({ kind: 'superseded' });
-        waiting = { design, options, settle };
-        next();
-      }),
+    request: (design, options = {}) => ask((service) => service.analyse(design, options)),
+    size: (input) => ask((service) => service.size(input)),
+    sizeTail: (input) => ask((service) => service.sizeTail(input)),
     close: () => {
-      waiting?.settle({ kind: 'superseded' });
+      waiting?.supersede();
       waiting = null;
-      atWork?.settle({ kind: 'superseded' });
+      atWork?.supersede();
       atWork = null;
       running?.worker.terminate();
       running = null;

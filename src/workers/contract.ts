@@ -1,15 +1,26 @@
 import type { AnalyseOptions, Analysis } from '@/core/analyse';
 import type { Design } from '@/core/document/schema/design';
+import type { SizingInput, SizingResult } from '@/core/sizing/sizeDesign';
+import type { TailSizingInput, TailSizingResult } from '@/core/tail/tailSizing';
 
 /** What the computing worker offers. Plain data both ways. */
 export interface AnalysisService {
-  analyse(design: Design, options: AnalyseOptions): WorkerAnswer;
+  analyse(design: Design, options: AnalyseOptions): Answer<AnalysisDone>;
+  size(input: SizingInput): Answer<{ readonly kind: 'done'; readonly result: SizingResult }>;
+  sizeTail(input: TailSizingInput): Answer<{ readonly kind: 'done'; readonly result: TailSizingResult }>;
+}
+
+export interface AnalysisDone {
+  readonly kind: 'done';
+  readonly analysis: Analysis;
+  readonly milliseconds: number;
 }
 
 /** Errors cross as data: a thrown one would lose all but its message. */
-export type WorkerAnswer =
-  | { readonly kind: 'done'; readonly analysis: Analysis; readonly milliseconds: number }
-  | { readonly kind: 'failed'; readonly message: string };
+export type Answer<Done> = Done | { readonly kind: 'failed'; readonly message: string };
 
 /** How a request ended for the one who asked. */
-export type JobOutcome = WorkerAnswer | { readonly kind: 'superseded' };
+export type Outcome<Done> = Answer<Done> | { readonly kind: 'superseded' };
+
+export type WorkerAnswer = Answer<AnalysisDone>;
+export type JobOutcome = Outcome<AnalysisDone>;

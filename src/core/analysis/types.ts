@@ -9,6 +9,8 @@ import type { Mode } from '../motion/linearModes';
 import type { SharedThrow } from '../aero/sharedThrow';
 import type { PolarPoint } from '../aero/polar';
 import type { School } from '../balance/schools';
+import type { ControlFeel } from '../feel/axisFeel';
+import type { RiggingLine } from '../rigging/handsOff';
 
 /** A number that could be computed, or null; the group's `reasons` then say why. */
 export type Maybe = number | null;
@@ -50,6 +52,8 @@ export interface Analysis {
     readonly neutralPointBand: Maybe;
     readonly neutralPointWithoutTail: Maybe;
     readonly staticMargin: Maybe;
+    /** Margin in a pull-up, where the tail damps. */
+    readonly manoeuvreMargin: Maybe;
     readonly downwash: Maybe;
     readonly downwashSlope: Maybe;
     readonly pitchDamping: Maybe;
@@ -139,6 +143,15 @@ export interface Analysis {
     readonly aftBecause: string | null;
     readonly reasons: Reasons;
   };
+  /** What the built-in angles do when the pitch control is left alone. */
+  readonly rigging: {
+    readonly handsOffLift: Maybe;
+    readonly handsOffSpeed: Maybe;
+    readonly surfaces: readonly RiggingLine[];
+    readonly reasons: Reasons;
+  };
+  /** How it answers to full stick at cruise. */
+  readonly feel: ControlFeel;
   /** What left–right differences (measured angles, a mass off the centre) ask for. */
   readonly asymmetry: Asymmetry | null;
   /** Air of the propellers over the tail in level flight: dynamic pressure ratio, and the share of the blown tail area; null without a drive. */

@@ -1,5 +1,5 @@
 export type Severity = 'stop' | 'caution' | 'note';
-export type Stage = 'wing' | 'tail' | 'weights' | 'balance' | 'stability';
+export type Stage = 'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability';
 
 /** One field set to a new value; a remedy is a list of them. */
 export interface FieldChange {

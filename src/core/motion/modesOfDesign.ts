@@ -14,7 +14,10 @@ export interface MotionResult {
  * Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. Null with a
  * reason in words when mass, trim or drag is missing.
  */
-export function modesOfDesign({ air, reference }: Prepared, numbers: Omit<Numbers, 'motion'>): MotionResult | string {
+export function modesOfDesign(
+  { air, reference }: Prepared,
+  numbers: Omit<Numbers, 'motion' | 'feel'>,
+): MotionResult | string {
   const { mass, trim, pitch, lateral, drag } = numbers;
   if (mass.total === null || mass.inertia === null) return 'Nothing has a mass yet.';
   if (trim.alpha === null || trim.liftCoefficient === null || trim.speed === null)

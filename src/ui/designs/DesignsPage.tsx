@@ -4,6 +4,7 @@ import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { DocumentIssue } from '@/core/document/readDesign';
+import { blankDesign } from '@/core/document/starts';
 import { designFileName, designText, readDesignFile } from '@/files/designFile';
 import type { StoredDesign } from '@/storage/database';
 import { useSurroundings } from '../surroundings';
@@ -12,7 +13,6 @@ import { Button, IconButton } from '../shell/buttons';
 import { downloadText } from '../shell/download';
 import { UnitsSwitch } from '../shell/UnitsSwitch';
 import { PlanThumbnail } from './PlanThumbnail';
-import { newDesign } from './newDesign';
 
 interface Refusal {
   readonly file: string;
@@ -50,8 +50,8 @@ export function DesignsPage() {
     setRefusals(refused);
   };
   const start = async () => {
-    const stored = await designs.create(newDesign('New design'));
-    navigate(`/design/${stored.id}/wing`);
+    const stored = await designs.create(blankDesign('New design'));
+    navigate(`/design/${stored.id}/brief`);
   };
   const remove = async (entry: StoredDesign) => {
     await designs.putInBin(entry.id);

@@ -1,23 +1,26 @@
 import type { Design } from '@/core/document/schema/design';
 import { bodyPlan, extentsOf, type Outline, placeAll, planOutline } from '../drawing/outlines';
 
-const WIDTH = 112;
-const HEIGHT = 64;
+interface PlanThumbnailProps {
+  readonly design: Design;
+  readonly width?: number;
+  readonly height?: number;
+}
 
 /** A small plan of a design, nose up. */
-export function PlanThumbnail({ design }: { readonly design: Design }) {
+export function PlanThumbnail({ design, width = 112, height = 64 }: PlanThumbnailProps) {
   const placed = placeAll(design.surfaces);
   const { xMin, xMax, yMax } = extentsOf(design, placed);
-  const scale = Math.min(WIDTH / (2 * yMax), HEIGHT / (xMax - xMin)) * 0.94;
+  const scale = Math.min(width / (2 * yMax), height / (xMax - xMin)) * 0.94;
   const draw = (outline: Outline, mirror: 1 | -1) =>
     `${outline
       .map(
         ([x, y], index) =>
-          `${index ? 'L' : 'M'}${(WIDTH / 2 + mirror * y * scale).toFixed(1)} ${((x - (xMin + xMax) / 2) * scale + HEIGHT / 2).toFixed(1)}`,
+          `${index ? 'L' : 'M'}${(width / 2 + mirror * y * scale).toFixed(1)} ${((x - (xMin + xMax) / 2) * scale + height / 2).toFixed(1)}`,
       )
       .join(' ')} Z`;
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden="true" className="shrink-0">
+    <svg width={width} height={height} aria-hidden="true" className="shrink-0">
       <g fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1}>
         {design.bodies.flatMap((body) =>
           (body.mirrored ? ([1, -1] as const) : ([1] as const)).map((side) => (

@@ -6,8 +6,11 @@ export const STAGES: readonly {
   readonly name: string;
   readonly about: string;
 }[] = [
-  { id: 'wing', name: 'Wing', about: 'Span, chords, sweep, dihedral, washout, section' },
-  { id: 'tail', name: 'Tail', about: 'Tailplane, fin, canard, their place and size' },
+  { id: 'brief', name: 'Brief', about: 'What it is for, what is at hand, a first size' },
+  { id: 'wing', name: 'Wing', about: 'Span, chords, sweep, dihedral, washout' },
+  { id: 'section', name: 'Section', about: 'How it is cut and folded, and what that makes of the air' },
+  { id: 'tail', name: 'Tail', about: 'Tailplane, fin, canard, their place, size and controls' },
+  { id: 'rigging', name: 'Rigging', about: 'Angles against the datum, shims, trim' },
   { id: 'weights', name: 'Weights', about: 'Board, equipment and where it sits' },
   { id: 'balance', name: 'Balance', about: 'Where it balances and where it should' },
   { id: 'stability', name: 'Stability', about: 'Margins, stall, downwash, how sure' },

@@ -1,7 +1,22 @@
-import { type Design, designSchema } from '@/core/document/schema/design';
+import { type Design, designSchema } from './schema/design';
+
+/** An empty sheet with the usual boards at hand. Masses of what is commonly sold; weigh your own. */
+export function blankDesign(name: string): Design {
+  return designSchema.parse({
+    format: 'inclinar-design',
+    version: 1,
+    name,
+    conditions: { cruiseSpeed: 10 },
+    materials: [
+      { id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410 },
+      { id: 'board3', name: 'Faced board 3 mm', thickness: 3, arealDensity: 290 },
+      { id: 'bare5', name: 'Bare board 5 mm, paper off', thickness: 4.6, arealDensity: 190, faces: 'none' },
+    ],
+  });
+}
 
 /** A plain start: rectangular wing, tailplane and fin of 5 mm board, to be drawn into shape. */
-export function newDesign(name: string): Design {
+export function plainDesign(name: string): Design {
   const board = { material: 'board5' };
   const sheet = { kind: 'flatPlate', thickness: 5, edge: 'rounded' } as const;
   return designSchema.parse({

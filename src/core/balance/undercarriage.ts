@@ -1,0 +1,98 @@
+import type { Design } from '../document/schema/design';
+import type { Vector3 } from '../units/convert';
+
+/** How it stands on its wheels. Angles in rad, lengths in m. */
+export interface Undercarriage {
+  readonly layout: 'tricycle' | 'tailDragger' | 'skid';
+  /** From the vertical over the main axle back to the balance point: how far it tips before it falls over. */
+  readonly tipAngle: number;
+  /** Angle at which it rolls over sideways, between the ground and the line to the balance point; smaller is steadier. */
+  readonly turnoverAngle: number | null;
+  /** Height of the lowest propeller tip over the ground, standing as drawn. */
+  readonly propellerClearance: number | null;
+  readonly words: readonly string[];
+}
+
+const metres = (millimetres: number) => millimetres / 1000;
+const degrees = (radians: number) => (radians * 180) / Math.PI;
+
+/** Usual bounds (Currey, Aircraft Landing Gear Design, 1988; Raymer, Aircraft Design, ch. 11). */
+const TIP_BACK = { least: (12 * Math.PI) / 180, most: (28 * Math.PI) / 180 } as const;
+const LARGEST_TURNOVER = (63 * Math.PI) / 180;
+const LEAST_CLEARANCE = 0.02;
+
+/**
+ * Standing: main wheels are those nearest the balance point with the widest
+ * track. Tip angle atan(|x_main − x_cg|/h) with h the height of the balance
+ * point over the contact; turnover angle atan(h/d), d the distance of its foot
+ * to the line from nose (or tail) wheel to a main wheel.
+ */
+export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | null {
+  if (design.wheels.length === 0) return null;
+  const contacts = design.wheels.map(({ position, diameter, mirrored }) => ({
+    x: metres(position.x),
+    y: metres(Math.abs(position.y)),
+    z: metres(position.z - diameter / 2),
+    mirrored,
+    isSkid: diameter === 0,
+  }));
+  const main = [...contacts].sort((a, b) => b.y - a.y || Math.abs(a.x - cg[0]) - Math.abs(b.x - cg[0]))[0]!;
+  const other = contacts
+    .filter((contact) => contact !== main)
+    .sort((a, b) => Math.abs(b.x - main.x) - Math.abs(a.x - main.x))[0];
+  const layout = main.isSkid && !other ? 'skid' : main.x > cg[0] ? 'tricycle' : 'tailDragger';
+  const height = Math.max(1e-3, cg[2] - main.z);
+  const tipAngle = Math.atan(Math.abs(main.x - cg[0]) / height);
+  const turnoverAngle = other && main.y > 0 ? turnover(cg, main, other, height) : null;
+  const ground = Math.min(...contacts.map(({ z }) => z));
+  const tips = design.propulsion.map(
+    ({ position, propellerDiameter }) => metres(position.z - propellerDiameter / 2) - ground,
+  );
+  const propellerClearance = tips.length > 0 ? Math.min(...tips) : null;
+  const words: string[] = [];
+  if (layout === 'tricycle' && tipAngle < TIP_BACK.least)
+    words.push(
+      `It sits back on its tail at ${degrees(tipAngle).toFixed(0)}°: move the main wheels back until it takes 12° or more.`,
+    );
+  if (layout === 'tricycle' && tipAngle > TIP_BACK.most)
+    words.push(
+      `The main wheels lie ${degrees(tipAngle).toFixed(0)}° behind the balance point: the elevator can hardly lift the nose. 12° to 28° is usual.`,
+    );
+  if (layout === 'tailDragger' && tipAngle < TIP_BACK.least)
+    words.push(
+      `It goes over on its nose at ${degrees(tipAngle).toFixed(0)}°: move the main wheels forward until it takes 12° or more.`,
+    );
+  if (turnoverAngle !== null && turnoverAngle > LARGEST_TURNOVER)
+    words.push(
+      `The track is narrow: it rolls over sideways (${degrees(turnoverAngle).toFixed(0)}°, at most 63° is usual). Set the wheels wider or lower the balance point.`,
+    );
+  if (propellerClearance !== null && propellerClearance < LEAST_CLEARANCE)
+    words.push(
+      `The propeller tip is ${Math.round(propellerClearance * 1000)} mm over the ground: 20 mm or more spares it. Keep hands and grass clear of it.`,
+    );
+  return { layout, tipAngle, turnoverAngle, propellerClearance, words };
+}
+
+function turnover(
+  cg: Vector3,
+  main: { x: number; y: number },
+  other: { x: number; y: number },
+  height: number,
+): number {
+  const length = Math.hypot(main.x - other.x, main.y - other.y);
+  // Distance of the foot of the balance point (on the centre line) to the line between the two contacts.
+  const distance = Math.abs((main.x - other.x) * (other.y - 0) - (other.x - cg[0]) * (main.y - other.y)) / length;
+  return Math.atan(height / Math.max(distance, 1e-6));
+}
+
+/** Lowest propeller tip under the belly [m]; positive when the belly touches first in a landing without wheels. */
+export function bellyClearance(design: Design): number | null {
+  if (design.propulsion.length === 0 || design.bodies.length === 0) return null;
+  const belly = Math.min(
+    ...design.bodies.flatMap(({ frames, position }) => frames.map(({ bottom }) => position.z + bottom)),
+  );
+  const tip = Math.min(
+    ...design.propulsion.map(({ position, propellerDiameter }) => position.z - propellerDiameter / 2),
+  );
+  return metres(tip - belly);
+}

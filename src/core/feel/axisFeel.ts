@@ -1,0 +1,53 @@
+/** How an axis answers to full stick. */
+export type Feel = 'none' | 'tooLittle' | 'calm' | 'lively' | 'tooMuch';
+
+/** One axis at cruise speed. SI, rad. */
+export interface AxisFeel {
+  readonly axis: 'roll' | 'yaw' | 'pitch';
+  readonly feel: Feel;
+  /** Roll: steady roll rate [rad/s]. Yaw: steady sideslip [rad]. Pitch: load factor beyond one. */
+  readonly response: number;
+  /** What is judged: pb/2V, sideslip [rad], or load factor over what the wing can carry. */
+  readonly measure: number;
+  /** Share of the present travel that would feel calm; null when it does already. */
+  readonly travelShare: number | null;
+}
+
+export interface ControlFeel {
+  readonly axes: readonly AxisFeel[];
+  /** Bank after one second of full rudder to the right, through dihedral [rad]; negative rolls to the left. Null without a rudder. */
+  readonly bankByRudder: number | null;
+}
+
+/**
+ * Bands of the measures: from too little over calm and lively to too much.
+ * Roll: helix angle pb/2V, 0.07 asked of transports and 0.09 of fighters
+ * (Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 9),
+ * models feel calm from half of that. Yaw: sideslip of full rudder. Pitch: load
+ * factor of full elevator over the one at which the wing stalls. Practice of
+ * the field beside it; ±30 %.
+ */
+const BANDS: Readonly<
+  Record<
+    AxisFeel['axis'],
+    { readonly least: number; readonly lively: number; readonly most: number; readonly calm: number }
+  >
+> = {
+  roll: { least: 0.035, lively: 0.09, most: 0.16, calm: 0.065 },
+  yaw: { least: 0.09, lively: 0.3, most: 0.5, calm: 0.2 },
+  pitch: { least: 0.5, lively: 2, most: 4, calm: 1.2 },
+};
+
+/** Judges one axis by its measure. */
+export function axisOf(axis: AxisFeel['axis'], response: number, measure: number): AxisFeel {
+  const { least, lively, most, calm } = BANDS[axis];
+  const size = Math.abs(measure);
+  const feel: Feel = size < least ? 'tooLittle' : size <= lively ? 'calm' : size <= most ? 'lively' : 'tooMuch';
+  return {
+    axis,
+    feel,
+    response,
+    measure,
+    travelShare: feel === 'calm' || feel === 'lively' || size === 0 ? null : calm / size,
+  };
+}

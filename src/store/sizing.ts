@@ -1,0 +1,49 @@
+import { type Recipe, RECIPES } from '@/core/sizing/recipe';
+import type { SizingResult } from '@/core/sizing/sizeDesign';
+import { editDesign, type EditOutcome } from './edit';
+import { layoutSized, sizingFailed, sizingStarted } from './sizingSlice';
+import type { AppThunk } from './store';
+
+/** Sizes layouts one after another in the worker; a newer request or a cancel ends it. */
+const sizeLayouts =
+  (recipes: readonly Recipe[], keep: boolean): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { preview }) => {
+    const design = getState().document.present;
+    if (!design) return;
+    dispatch(sizingStarted({ count: recipes.length, keep }));
+    const { run } = getState().sizing;
+    for (const recipe of recipes) {
+      const { brief, conditions, materials } = design;
+      const outcome = await preview.size({ recipe, brief, conditions, materials });
+      if (getState().sizing.run !== run) return;
+      if (outcome.kind === 'done') dispatch(layoutSized(outcome.result));
+      else {
+        dispatch(
+          sizingFailed(outcome.kind === 'failed' ? outcome.message : 'Something else was asked meanwhile: ask again.'),
+        );
+        return;
+      }
+    }
+  };
+
+/** Three layouts for the brief of the open design. */
+export const sizeCandidates = (): AppThunk<Promise<void>> => (dispatch, getState) => {
+  const brief = getState().document.present?.brief;
+  return brief ? dispatch(sizeLayouts(RECIPES[brief.purpose], false)) : Promise.resolve();
+};
+
+/** One more layout beside those that are there. */
+export const sizeOneMore = (recipe: Recipe): AppThunk<Promise<void>> => sizeLayouts([recipe], true);
+
+/** Draws the open design anew as a sized layout; name, notes and everything on record stay. One step back. */
+export const startFrom = (result: Extract<SizingResult, { kind: 'sized' }>): AppThunk<EditOutcome> =>
+  editDesign((current) => ({
+    ...result.candidate.design,
+    name: current.name === 'New design' ? result.candidate.recipe.name : current.name,
+    notes: current.notes || result.candidate.design.notes,
+    brief: current.brief,
+    materials: current.materials,
+    tosses: current.tosses,
+    flights: current.flights,
+    revisions: current.revisions,
+  }));

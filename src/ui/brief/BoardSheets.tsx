@@ -1,0 +1,110 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { Material } from '@/core/document/schema/airframe';
+import type { Design } from '@/core/document/schema/design';
+import { editDesign, setFields } from '@/store/edit';
+import { useAppDispatch } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { TextField } from '../fields/TextField';
+import { Section } from '../numbers/Section';
+import { Button, IconButton } from '../shell/buttons';
+
+const FACES = [
+  ['both', 'paper on both faces'],
+  ['one', 'paper on one face'],
+  ['none', 'paper off'],
+] as const;
+
+/** The boards at hand: thickness, sheet size and weight, by density or by weighing a sheet. */
+export function BoardSheets({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState<string | null>(null);
+  const used = new Set([...design.surfaces, ...design.bodies].map(({ construction }) => construction?.material));
+  const add = () => {
+    let number = design.materials.length + 1;
+    while (design.materials.some(({ id }) => id === `board-${number}`)) number++;
+    const sheet: Material = {
+      id: `board-${number}`,
+      name: `Board ${number}`,
+      thickness: 5,
+      arealDensity: 400,
+      faces: 'both',
+      sheetLength: 1000,
+      sheetWidth: 700,
+      trialFolds: [],
+    };
+    dispatch(editDesign((current) => ({ ...current, materials: [...current.materials, sheet] })));
+    setOpen(sheet.id);
+  };
+  return (
+    <Section
+      title="Boards"
+      aside={
+        <Button onClick={add}>
+          <Plus size={14} aria-hidden="true" /> Add
+        </Button>
+      }
+    >
+      <ul className="space-y-1.5">
+        {design.materials.map((sheet, index) => (
+          <li key={sheet.id} className="border-b border-soft pb-1.5">
+            <div className="flex items-center gap-1.5">
+              <button
+                type="button"
+                className="min-w-0 flex-1 cursor-pointer truncate text-left text-sm hover:underline"
+                aria-expanded={open === sheet.id}
+                onClick={() => setOpen(open === sheet.id ? null : sheet.id)}
+              >
+                {sheet.name || sheet.id}
+                {index === 0 && <span className="text-faint"> · used for new layouts</span>}
+              </button>
+              <span className="text-[13px] text-faint">{Math.round(sheet.arealDensity)} g/m²</span>
+              <IconButton
+                label={`Take ${sheet.name || sheet.id} out`}
+                icon={<Trash2 size={15} />}
+                disabled={used.has(sheet.id) || design.materials.length === 1}
+                onClick={() =>
+                  dispatch(
+                    editDesign((current) => ({
+                      ...current,
+                      materials: current.materials.filter(({ id }) => id !== sheet.id),
+                    })),
+                  )
+                }
+              />
+            </div>
+            {open === sheet.id && <SheetFields sheet={sheet} />}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+function SheetFields({ sheet }: { readonly sheet: Material }) {
+  const dispatch = useAppDispatch();
+  const set = (key: keyof Material) => (value: unknown) =>
+    dispatch(setFields([{ field: `/materials/${sheet.id}/${key}`, value }]));
+  const squareMetres = (sheet.sheetLength * sheet.sheetWidth) / 1e6;
+  return (
+    <div className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1.5">
+      <div className="col-span-2">
+        <TextField label="Name of the board" value={sheet.name || sheet.id} onCommit={set('name')} />
+      </div>
+      <QuantityField label="Thickness" kind="length" value={sheet.thickness} onCommit={set('thickness')} />
+      <QuantityField label="Sheet length" kind="length" value={sheet.sheetLength} onCommit={set('sheetLength')} />
+      <QuantityField label="Sheet width" kind="length" value={sheet.sheetWidth} onCommit={set('sheetWidth')} />
+      <QuantityField label="g/m²" kind="number" step={10} value={sheet.arealDensity} onCommit={set('arealDensity')} />
+      <QuantityField
+        label="My sheet weighs"
+        kind="mass"
+        value={sheet.arealDensity * squareMetres}
+        onCommit={(grams) => set('arealDensity')(grams / squareMetres)}
+      />
+      <div className="col-span-2">
+        <SelectField label="Paper" value={sheet.faces} options={FACES} onChange={set('faces')} />
+      </div>
+    </div>
+  );
+}

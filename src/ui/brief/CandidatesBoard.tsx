@@ -1,0 +1,181 @@
+import { useState } from 'react';
+import type { Design } from '@/core/document/schema/design';
+import { airAt } from '@/core/aero/atmosphere';
+import { plainDesign } from '@/core/document/starts';
+import { mixRecipes } from '@/core/sizing/recipe';
+import type { SizingResult } from '@/core/sizing/sizeDesign';
+import { targetsOf } from '@/core/sizing/targets';
+import { decimal, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import { editDesign } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { sizeCandidates, sizeOneMore, startFrom } from '@/store/sizing';
+import { sizingCancelled } from '@/store/sizingSlice';
+import { PlanThumbnail } from '../designs/PlanThumbnail';
+import { SelectField } from '../fields/SelectField';
+import { Fact } from '../numbers/Derived';
+import { Button } from '../shell/buttons';
+import { StartFromDesign } from './StartFromDesign';
+
+/** A usual C_Lmax for the targets before any layout is drawn. */
+const USUAL_MAXIMUM_LIFT = 0.95;
+
+/** What the brief asks for, and layouts that answer it, drawn to be started from or mixed. */
+export function CandidatesBoard({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { results, left, asked, failure } = useAppSelector((state) => state.sizing);
+  const isEmpty = design.surfaces.length === 0;
+  return (
+    <div
+      className="h-full overflow-y-auto px-5 py-4"
+      data-testid="candidates"
+      tabIndex={0}
+      role="region"
+      aria-label="Layouts for the brief"
+    >
+      <Aims design={design} />
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        <Button look="strong" onClick={() => void dispatch(sizeCandidates())} disabled={left > 0}>
+          Draw three layouts
+        </Button>
+        {isEmpty && (
+          <Button
+            onClick={() => dispatch(editDesign((current) => ({ ...plainDesign(current.name), brief: current.brief })))}
+          >
+            Start with a plain wing and tail
+          </Button>
+        )}
+        <StartFromDesign />
+        {left > 0 && (
+          <>
+            <progress value={asked - left} max={asked} aria-label="Layouts sized" className="h-2 w-32" />
+            <Button look="quiet" onClick={() => dispatch(sizingCancelled())}>
+              Cancel
+            </Button>
+          </>
+        )}
+      </div>
+      {failure && (
+        <p role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+          The layouts could not be sized: {failure}
+        </p>
+      )}
+      {results.length === 0 && left === 0 && (
+        <p className="mt-6 max-w-xl text-faint">
+          Say at the right what it is for, where it flies and what is at hand. Three layouts are then sized: area and
+          weight chase one another until the wing loading fits, the nose is made as long as the balance needs, and the
+          tail is set so that it flies hands off.
+        </p>
+      )}
+      <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(218px,1fr))] gap-4" aria-live="polite">
+        {results.map((result, index) => (
+          <Layout key={index} result={result} />
+        ))}
+      </ul>
+      <Mix results={results} />
+    </div>
+  );
+}
+
+function Aims({ design }: { readonly design: Design }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const { elevation, temperature } = design.conditions;
+  const targets = targetsOf(design.brief, airAt(elevation, temperature), USUAL_MAXIMUM_LIFT);
+  return (
+    <section aria-label="What the brief asks for">
+      <h2 className="text-[13px] font-semibold tracking-wide uppercase">What the brief asks for</h2>
+      <table className="mt-1 w-full max-w-2xl text-sm">
+        <tbody>
+          {(
+            [
+              ['Stall speed', formatSpeed(targets.stallSpeed, units), targets.stallBecause],
+              ['Cruise speed', formatSpeed(targets.cruiseSpeed, units), targets.cruiseBecause],
+              ['Wing loading', formatValue(targets.wingLoading, 'wingLoading', units), targets.wingLoadingBecause],
+            ] as const
+          ).map(([name, value, because]) => (
+            <tr key={name} className="border-b border-soft align-baseline">
+              <th scope="row" className="w-28 py-1 text-left font-normal text-faint">
+                {name}
+              </th>
+              <td className="w-28 font-semibold whitespace-nowrap">{value}</td>
+              <td className="text-[13px] text-faint">{because}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {targets.conflicts.map((conflict) => (
+        <p key={conflict} className="mt-2 border-l-4 border-caution bg-caution-soft p-2 text-sm">
+          {conflict}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function Layout({ result }: { readonly result: SizingResult }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  if (result.kind === 'impossible') {
+    return (
+      <li className="border-t-2 border-caution pt-2 text-sm">
+        <h3 className="font-semibold">{result.recipe.name}</h3>
+        <p className="mt-1 text-caution">{result.because}</p>
+      </li>
+    );
+  }
+  const { recipe, design, analysis, remarks } = result.candidate;
+  const { reference, mass, speeds, pitch, window } = analysis;
+  return (
+    <li className="border-t-2 border-graphite pt-2" data-layout={recipe.name}>
+      <h3 className="font-semibold">{recipe.name}</h3>
+      <PlanThumbnail design={design} width={212} height={124} />
+      <p className="mb-1 text-[13px] text-faint">{recipe.because}</p>
+      <Fact label="Span, wing area">
+        {formatValue(reference.span!, 'length', units)}, {formatValue(reference.area!, 'area', units)}
+      </Fact>
+      <Fact label="Weight">{formatValue(mass.total!, 'mass', units)}</Fact>
+      <Fact label="Wing loading">{formatValue(mass.wingLoading!, 'wingLoading', units)}</Fact>
+      <Fact label="Stall, cruise">
+        {speeds.stall === null ? '–' : formatSpeed(speeds.stall, units)},{' '}
+        {formatSpeed(design.conditions.cruiseSpeed, units)}
+      </Fact>
+      <Fact label="Static margin">
+        {pitch.staticMargin === null ? '–' : `${decimal(pitch.staticMargin * 100, 1)} %`}
+      </Fact>
+      {window.forward !== null && window.aft !== null && (
+        <Fact label="Window, width">{formatValue(Math.max(0, window.aft - window.forward), 'length', units)}</Fact>
+      )}
+      {remarks.map((remark) => (
+        <p key={remark} className="mt-1 border-l-4 border-caution bg-caution-soft p-1.5 text-[13px]">
+          {remark}
+        </p>
+      ))}
+      <Button className="mt-2 w-full" onClick={() => dispatch(startFrom(result))}>
+        Start from this
+      </Button>
+    </li>
+  );
+}
+
+/** The wing of one layout with the tail of another. */
+function Mix({ results }: { readonly results: readonly SizingResult[] }) {
+  const dispatch = useAppDispatch();
+  const sized = results.filter((result) => result.kind === 'sized');
+  const [wing, setWing] = useState('0');
+  const [tail, setTail] = useState('1');
+  if (sized.length < 2) return null;
+  const options = sized.map(({ candidate }, index) => [String(index), candidate.recipe.name] as const);
+  const at = (index: string) => (sized[Number(index)] ?? sized[0]!).candidate.recipe;
+  return (
+    <section aria-label="Mix two layouts" className="mt-5 flex flex-wrap items-end gap-2 border-t border-rule pt-3">
+      <div className="w-52">
+        <SelectField label="Wing of" value={wing} options={options} onChange={setWing} />
+      </div>
+      <div className="w-52">
+        <SelectField label="Tail of" value={tail} options={options} onChange={setTail} />
+      </div>
+      <Button disabled={wing === tail} onClick={() => void dispatch(sizeOneMore(mixRecipes(at(wing), at(tail))))}>
+        Draw the mix
+      </Button>
+    </section>
+  );
+}
