@@ -1,3 +1,4 @@
+import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/document/applyChange';
 import { type Design, designSchema } from '@/core/document/schema/design';
 import type { DocumentIssue } from '@/core/document/readDesign';
@@ -64,4 +65,12 @@ export const previewRemedy =
         dispatch(previewArrived({ label, analysis: outcome.analysis }));
       }
     });
+  };
+
+/** The numbers of a changed copy, without showing it anywhere; null when it could not be computed or something newer was asked. */
+export const analyseVariant =
+  (design: Design): AppThunk<Promise<Analysis | null>> =>
+  async (_dispatch, _getState, { preview }) => {
+    const outcome = await preview.request(design, { withoutRemedies: true });
+    return outcome.kind === 'done' ? outcome.analysis : null;
   };

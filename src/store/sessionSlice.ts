@@ -1,6 +1,17 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Analysis } from '@/core/analyse';
+import type { Design } from '@/core/document/schema/design';
+import type { WingSize } from '@/core/planform/resize';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'conflict' | 'gone';
+
+/** A kept state that lies under the drawing. */
+export interface Compared {
+  readonly id: string;
+  readonly name: string;
+  readonly design: Design;
+  readonly analysis: Analysis | null;
+}
 
 export interface SessionState {
   /** Identity of the open design in storage. */
@@ -9,9 +20,25 @@ export interface SessionState {
   readonly saveDetail: string | null;
   /** True between pointer down and up on a handle. */
   readonly dragging: boolean;
+  readonly compared: Compared | null;
+  /** What the hand is on: a surface (null: the first of the stage) and one of its stations. */
+  readonly chosen: { readonly surface: string | null; readonly station: number };
+  /** Sizes of the wings that must not move. */
+  readonly locked: readonly WingSize[];
+  /** Lengths meet sheet sizes and whole steps while they are dragged. */
+  readonly snapping: boolean;
 }
 
-const initialState: SessionState = { id: null, save: 'saved', saveDetail: null, dragging: false };
+const initialState: SessionState = {
+  id: null,
+  save: 'saved',
+  saveDetail: null,
+  dragging: false,
+  compared: null,
+  chosen: { surface: null, station: 0 },
+  locked: [],
+  snapping: true,
+};
 
 export const sessionSlice = createSlice({
   name: 'session',
@@ -28,7 +55,36 @@ export const sessionSlice = createSlice({
     }),
     dragStarted: (state): SessionState => ({ ...state, dragging: true }),
     dragEnded: (state): SessionState => ({ ...state, dragging: false }),
+    comparisonStarted: (state, { payload }: PayloadAction<Omit<Compared, 'analysis'>>): SessionState => ({
+      ...state,
+      compared: { ...payload, analysis: null },
+    }),
+    comparisonComputed: (state, { payload }: PayloadAction<Analysis>): SessionState =>
+      state.compared ? { ...state, compared: { ...state.compared, analysis: payload } } : state,
+    comparisonDropped: (state): SessionState => ({ ...state, compared: null }),
+    surfaceChosen: (state, { payload }: PayloadAction<{ surface: string; station?: number }>): SessionState => ({
+      ...state,
+      chosen: { surface: payload.surface, station: payload.station ?? 0 },
+    }),
+    lockToggled: (state, { payload }: PayloadAction<WingSize>): SessionState => ({
+      ...state,
+      locked: state.locked.includes(payload)
+        ? state.locked.filter((size) => size !== payload)
+        : [...state.locked, payload],
+    }),
+    snappingChanged: (state, { payload }: PayloadAction<boolean>): SessionState => ({ ...state, snapping: payload }),
   },
 });
 
-export const { sessionOpened, saveChanged, dragStarted, dragEnded } = sessionSlice.actions;
+export const {
+  sessionOpened,
+  saveChanged,
+  dragStarted,
+  dragEnded,
+  comparisonStarted,
+  comparisonComputed,
+  comparisonDropped,
+  lockToggled,
+  snappingChanged,
+  surfaceChosen,
+} = sessionSlice.actions;

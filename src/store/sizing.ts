@@ -1,5 +1,6 @@
 import { type Recipe, RECIPES } from '@/core/sizing/recipe';
 import type { SizingResult } from '@/core/sizing/sizeDesign';
+import type { TailAims, TailSizingResult } from '@/core/tail/tailSizing';
 import { editDesign, type EditOutcome } from './edit';
 import { layoutSized, sizingFailed, sizingStarted } from './sizingSlice';
 import type { AppThunk } from './store';
@@ -42,8 +43,19 @@ export const startFrom = (result: Extract<SizingResult, { kind: 'sized' }>): App
     name: current.name === 'New design' ? result.candidate.recipe.name : current.name,
     notes: current.notes || result.candidate.design.notes,
     brief: current.brief,
-    materials: current.materials,
     tosses: current.tosses,
     flights: current.flights,
     revisions: current.revisions,
   }));
+
+/** One tail by three schools, in the worker; null when something newer was asked meanwhile. */
+export const compareTailSchools =
+  (surface: string, aims: TailAims): AppThunk<Promise<TailSizingResult | null>> =>
+  async (_dispatch, getState, { preview }) => {
+    const design = getState().document.present;
+    if (!design) return null;
+    const outcome = await preview.sizeTail({ design, surface, aims });
+    if (outcome.kind === 'failed')
+      return { kind: 'impossible', because: `It could not be computed: ${outcome.message}` };
+    return outcome.kind === 'done' ? outcome.result : null;
+  };

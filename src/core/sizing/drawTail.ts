@@ -6,7 +6,7 @@ import type { Recipe } from './recipe';
 type SurfaceInput = NonNullable<DesignInput['surfaces']>[number];
 
 export interface TailPlan {
-  readonly recipe: Recipe;
+  readonly recipe: Pick<Recipe, 'tail' | 'horizontalVolume' | 'verticalVolume'>;
   readonly wing: WingSizes;
   /** Wing area [mm²]. */
   readonly area: number;

@@ -2,6 +2,7 @@ import { airAt } from '../aero/atmosphere';
 import type { Analysis } from '../analysis/types';
 import { computeNumbers } from '../analyse';
 import { placeForBalance } from '../balance/placement';
+import { materialSchema } from '../document/schema/airframe';
 import type { Design } from '../document/schema/design';
 import { designSchema } from '../document/schema/design';
 import type { Brief } from '../document/schema/record';
@@ -48,13 +49,17 @@ const GRID = { strips: 10, chordwise: 4 } as const;
 const ROUNDS = 12;
 const SETTLED = 0.02;
 
+/** Where no board is named: the one that most builders start with. */
+const USUAL_BOARD = materialSchema.parse({ id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410 });
+
 /**
  * Sizes a layout: area and mass chase one another (more area weighs more, and
  * more mass wants more area) until m(S)/S is the wing loading of the stall
  * speed; then the nose length that balances it and the angle that trims it
  * hands off at cruise. The lattice's own C_Lmax replaces the first guess.
  */
-export function sizeDesign(input: SizingInput): SizingResult {
+export function sizeDesign(asked: SizingInput): SizingResult {
+  const input = asked.materials.length > 0 ? asked : { ...asked, materials: [USUAL_BOARD] };
   const { recipe, brief } = input;
   const air = airAt(input.conditions.elevation, input.conditions.temperature);
   const remarks = new Set<string>();

@@ -69,7 +69,10 @@ describe('three schools', () => {
     );
     const weightless = { ...simpleAircraft(), massItems: [] };
     const sized = sizeTail({
-      design: { ...weightless, surfaces: weightless.surfaces.map(({ construction: _, ...rest }) => rest) },
+      design: {
+        ...weightless,
+        surfaces: weightless.surfaces.map((surface) => ({ ...surface, construction: undefined })),
+      },
       surface: tailplane(weightless).id,
       aims: { volume: 0.5, result: 0.1 },
     });

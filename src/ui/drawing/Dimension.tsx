@@ -1,7 +1,7 @@
 interface DimensionProps {
   readonly from: readonly [number, number];
   readonly to: readonly [number, number];
-  readonly text: string;
+  readonly text?: string;
 }
 
 /** A dimension line with ticks, drawn in pixels; its text lies along it. */
@@ -16,18 +16,20 @@ export function Dimension({ from, to, text }: DimensionProps) {
         stroke="var(--color-faint)"
         fill="none"
       />
-      <text
-        x={middle[0]}
-        y={middle[1]}
-        textAnchor="middle"
-        dy={-5}
-        transform={upright ? `rotate(-90 ${middle.join(' ')})` : undefined}
-        paintOrder="stroke"
-        stroke="var(--color-paper)"
-        strokeWidth={4}
-      >
-        {text}
-      </text>
+      {text !== undefined && (
+        <text
+          x={middle[0]}
+          y={middle[1]}
+          textAnchor="middle"
+          dy={-5}
+          transform={upright ? `rotate(-90 ${middle.join(' ')})` : undefined}
+          paintOrder="stroke"
+          stroke="var(--color-paper)"
+          strokeWidth={4}
+        >
+          {text}
+        </text>
+      )}
     </g>
   );
 }

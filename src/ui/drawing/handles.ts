@@ -8,7 +8,7 @@ import type { FieldEdit } from '@/store/edit';
 export interface Handle {
   readonly id: string;
   readonly label: string;
-  readonly view: 'plan' | 'side';
+  readonly view: 'plan' | 'side' | 'front';
   /** Place in the view [mm]: x and y, or x and z. */
   readonly at: readonly [number, number];
   readonly axes: 'x' | 'y' | 'both';
@@ -18,8 +18,20 @@ export interface Handle {
   readonly edits: (dx: number, dy: number) => FieldEdit[];
 }
 
-const clamp = (name: keyof typeof LIMITS, value: number): number =>
-  Math.min(LIMITS[name].maximum, Math.max(LIMITS[name].minimum, Math.round(value * 10) / 10));
+const within = (name: keyof typeof LIMITS, value: number): number =>
+  Math.min(LIMITS[name].maximum, Math.max(LIMITS[name].minimum, value));
+
+/** Makes a surface `factor` times as long, root to tip. */
+export function spanEdits(surface: Surface, factor: number): FieldEdit[] {
+  return surface.stations.slice(1).map((station, index) => ({
+    field: `/surfaces/${surface.id}/stations/${index + 1}/distanceFromRoot`,
+    value: station.distanceFromRoot * factor,
+  }));
+}
+
+/** Where a dragged length comes to rest; without it, on tenths of a millimetre. */
+export type Snap = (length: number) => number;
+const TENTHS: Snap = (length) => Math.round(length * 10) / 10;
 
 const mm = (metres: number) => metres * 1000;
 
@@ -28,7 +40,7 @@ function isUpright(placed: PlacedSurface): boolean {
 }
 
 /** Handles of one surface: tip, chords, place, incidence. */
-export function surfaceHandles(surface: Surface): Handle[] {
+export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] {
   const placed = placeSurface(surface);
   const name = surface.name || surface.id;
   const path = `/surfaces/${surface.id}`;
@@ -51,7 +63,7 @@ export function surfaceHandles(surface: Surface): Handle[] {
       value: length,
       valueText: `${Math.round(length)} mm from the root, ${Math.round(surface.stations[last]!.leadingEdgeOffset)} mm swept`,
       edits: (dx, dy) => {
-        const wanted = clamp('distanceFromRoot', Math.max(20, length + (outward * dy) / projected));
+        const wanted = within('distanceFromRoot', Math.max(20, snap(length + (outward * dy) / projected)));
         const factor = wanted / length;
         return [
           ...surface.stations.slice(1).map((station, index) => ({
@@ -60,7 +72,7 @@ export function surfaceHandles(surface: Surface): Handle[] {
           })),
           {
             field: `${path}/stations/${last}/leadingEdgeOffset`,
-            value: clamp('offset', surface.stations[last]!.leadingEdgeOffset + dx),
+            value: within('offset', snap(surface.stations[last]!.leadingEdgeOffset + dx)),
           },
         ];
       },
@@ -79,7 +91,7 @@ export function surfaceHandles(surface: Surface): Handle[] {
         edits: (dx) => [
           {
             field: `${path}/stations/${index}/chord`,
-            value: clamp('chord', surface.stations[index]!.chord + dx),
+            value: within('chord', snap(surface.stations[index]!.chord + dx)),
           },
         ],
       };
@@ -92,14 +104,22 @@ export function surfaceHandles(surface: Surface): Handle[] {
       axes: 'x',
       value: surface.position.x,
       valueText: `${Math.round(surface.position.x)} mm aft of the datum`,
-      edits: (dx) => [{ field: `${path}/position/x`, value: clamp('position', surface.position.x + dx) }],
+      edits: (dx) => [{ field: `${path}/position/x`, value: within('position', snap(surface.position.x + dx)) }],
     },
   ];
-  if (!upright) {
-    const degreesPerMillimetre = 180 / Math.PI / mm(root.chord);
-    handles.push({
+  return [...handles, ...incidenceHandle(surface)];
+}
+
+/** The leading edge from the side moves up and down, which is the incidence. */
+export function incidenceHandle(surface: Surface): Handle[] {
+  const placed = placeSurface(surface);
+  if (isUpright(placed)) return [];
+  const root = placed.stations[0]!;
+  const degreesPerMillimetre = 180 / Math.PI / mm(root.chord);
+  return [
+    {
       id: `${surface.id}-incidence`,
-      label: `${name} incidence`,
+      label: `${surface.name || surface.id} incidence`,
       view: 'side',
       at: [mm(root.x), mm(root.z)],
       axes: 'y',
@@ -107,13 +127,40 @@ export function surfaceHandles(surface: Surface): Handle[] {
       valueText: `${surface.incidence}°`,
       edits: (_, dy) => [
         {
-          field: `${path}/incidence`,
-          value: Math.min(20, Math.max(-20, Math.round((surface.incidence + dy * degreesPerMillimetre) * 10) / 10)),
+          field: `/surfaces/${surface.id}/incidence`,
+          value: within('incidence', Math.round((surface.incidence + dy * degreesPerMillimetre) * 10) / 10),
         },
       ],
-    });
-  }
-  return handles;
+    },
+  ];
+}
+
+/** Handles of the panels from ahead: the end of each moves up and down, which is its dihedral. */
+export function dihedralHandles(surface: Surface): Handle[] {
+  if (!surface.mirrored) return [];
+  const placed = placeSurface(surface);
+  return placed.stations.slice(1).map((station, index): Handle => {
+    const panel = surface.stations[index]!;
+    const length = surface.stations[index + 1]!.distanceFromRoot - panel.distanceFromRoot;
+    return {
+      id: `${surface.id}-dihedral-${index}`,
+      label: `${surface.name || surface.id} dihedral${placed.stations.length > 2 ? `, panel ${index + 1}` : ''}`,
+      view: 'front',
+      at: [mm(station.y), mm(station.z)],
+      axes: 'y',
+      value: panel.dihedral,
+      valueText: `${panel.dihedral}°`,
+      edits: (_, dy) => {
+        const rise = Math.max(-1, Math.min(1, Math.sin((panel.dihedral * Math.PI) / 180) + dy / length));
+        return [
+          {
+            field: `/surfaces/${surface.id}/stations/${index}/dihedral`,
+            value: Math.round(((Math.asin(rise) * 180) / Math.PI) * 10) / 10,
+          },
+        ];
+      },
+    };
+  });
 }
 
 /** Handles of the parts that slide for balance, or of every part. */

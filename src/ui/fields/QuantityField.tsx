@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { parseQuantity, type QuantityKind } from '@/core/units/parseQuantity';
 import { decimal, type DisplayUnits, inchFraction } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
@@ -20,6 +20,8 @@ export interface QuantityFieldProps {
   readonly step?: number;
   readonly placeholder?: string;
   readonly digits?: number;
+  /** Takes the focus at once; called when the number was taken or left alone. */
+  readonly onLeave?: () => void;
 }
 
 const SPEED_FACTOR = { 'm/s': 1, 'km/h': 3.6, mph: 1 / 0.44704 } as const;
@@ -56,19 +58,35 @@ function unitOf(kind: QuantityKind, units: DisplayUnits, digits: number | undefi
 
 /** A number with its unit, as people type it. Enter takes it, Escape leaves it, arrows nudge it. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, kind, value, onCommit, onClear, hideLabel = false, hideUnit = false, placeholder, digits } = props;
+  const {
+    label,
+    kind,
+    value,
+    onCommit,
+    onClear,
+    hideLabel = false,
+    hideUnit = false,
+    placeholder,
+    digits,
+    onLeave,
+  } = props;
   const units = useAppSelector((state) => state.settings.units);
   const { unit, show, step } = unitOf(kind, units, digits);
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  const takesFocus = onLeave !== undefined;
+  useEffect(() => {
+    if (takesFocus) input.current?.focus();
+  }, [takesFocus]);
   const shown = value === undefined ? '' : show(value);
 
   const commit = () => {
     if (draft === null || draft === shown) {
       setDraft(null);
       setFault(null);
+      onLeave?.();
       return;
     }
     if (draft.trim() === '' && onClear) return settle(onClear());
@@ -78,7 +96,9 @@ export function QuantityField(props: QuantityFieldProps) {
   };
   const settle = (outcome: EditOutcome) => {
     setFault(outcome ? `${label} ${outcome.message}.` : null);
-    if (!outcome) setDraft(null);
+    if (outcome) return;
+    setDraft(null);
+    onLeave?.();
   };
   const nudge = (direction: number) => {
     if (value === undefined) return;
@@ -116,6 +136,7 @@ export function QuantityField(props: QuantityFieldProps) {
             if (event.key === 'Escape') {
               setDraft(null);
               setFault(null);
+              onLeave?.();
             }
             if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
               event.preventDefault();

@@ -72,14 +72,16 @@ export function WindowMark({ from, to, top, bottom }: GateProps) {
   );
 }
 
-/** Patterns that the marks use; once in every drawing. */
+/** Patterns that the marks of all drawings use; once on the page. */
 export function MarkDefinitions() {
   return (
-    <defs>
-      <pattern id="window-hatch" width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width={6} height={6} fill="var(--color-balance-soft)" />
-        <path d="M0 0 V6" stroke="var(--color-balance)" strokeWidth={1} opacity={0.45} />
-      </pattern>
-    </defs>
+    <svg width={0} height={0} className="absolute" aria-hidden="true">
+      <defs>
+        <pattern id="window-hatch" width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={6} height={6} fill="var(--color-balance-soft)" />
+          <path d="M0 0 V6" stroke="var(--color-balance)" strokeWidth={1} opacity={0.45} />
+        </pattern>
+      </defs>
+    </svg>
   );
 }

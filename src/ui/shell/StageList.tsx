@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { Check, OctagonAlert, TriangleAlert } from 'lucide-react';
+import { Check, Circle, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '@/store/hooks';
 import { STAGES, stageState } from '../stages/stages';
@@ -8,16 +8,20 @@ const ICON = {
   stop: <OctagonAlert size={15} className="text-stop" aria-hidden="true" />,
   'look again': <TriangleAlert size={15} className="text-caution" aria-hidden="true" />,
   'in order': <Check size={15} className="text-balance" aria-hidden="true" />,
+  'not started': <Circle size={13} aria-hidden="true" />,
 } as const;
 
 /** Stages down the side, each with its state and the number of findings. */
 export function StageList({ id }: { readonly id: string }) {
+  const design = useAppSelector((state) => state.document.present);
   const findings = useAppSelector((state) => state.analysis.current?.findings);
   return (
     <nav aria-label="Stages" className="w-[132px] shrink-0 border-r border-rule">
       <ol>
         {STAGES.map(({ id: stage, name }) => {
-          const { state, count } = stageState(findings ?? [], stage);
+          const { state, count } = design
+            ? stageState(design, findings ?? [], stage)
+            : { state: 'not started' as const, count: 0 };
           return (
             <li key={stage}>
               <NavLink

@@ -1,27 +1,12 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ActionCreators } from 'redux-undo';
-import type { Stage } from '@/core/findings/finding';
-import type { Design } from '@/core/document/schema/design';
-import type { SurfaceRole } from '@/core/document/schema/surface';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSurroundings } from '../surroundings';
-import { BalanceBeam } from '../beam/BalanceBeam';
-import { Drawing } from '../drawing/Drawing';
-import { type Handle, itemHandles, surfaceHandles } from '../drawing/handles';
-import { FindingsPanel } from '../findings/FindingsPanel';
-import { BalanceStage } from '../stages/BalanceStage';
 import { STAGES } from '../stages/stages';
-import { StabilityStage } from '../stages/StabilityStage';
-import { SurfaceStage } from '../stages/SurfaceStage';
-import { WeightsStage } from '../stages/WeightsStage';
 import { Button } from './buttons';
-import { Header } from './Header';
-import { StageList } from './StageList';
-
-const WING_ROLES: readonly SurfaceRole[] = ['wing', 'secondWing', 'tipFin'];
-const TAIL_ROLES: readonly SurfaceRole[] = ['tailplane', 'vTail', 'canard', 'fin'];
+import { OpenDesign } from './OpenDesign';
 
 /** One open design: stages, drawing, numbers, beam. */
 export function Workbench() {
@@ -61,61 +46,7 @@ export function Workbench() {
 
   if (missing) return <Missing />;
   if (!design || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
-  return <OpenDesign design={design} id={id} stage={known} />;
-}
-
-function OpenDesign({ design, id, stage }: { readonly design: Design; readonly id: string; readonly stage: Stage }) {
-  useEffect(() => {
-    document.title = `${design.name} · Inclinar`;
-  }, [design.name]);
-  const handles = useMemo(() => handlesFor(design, stage), [design, stage]);
-  return (
-    <div className="flex h-full flex-col">
-      <Header design={design} />
-      <ConflictBar />
-      <div className="flex min-h-0 flex-1">
-        <StageList id={id} />
-        <main className="min-w-0 flex-1" aria-label="Drawing">
-          <Drawing design={design} handles={handles} withAir={stage === 'stability'} />
-        </main>
-        <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule">
-          <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
-            <StagePanel design={design} stage={stage} />
-          </section>
-          <FindingsPanel />
-        </aside>
-      </div>
-      <BalanceBeam design={design} />
-    </div>
-  );
-}
-
-function handlesFor(design: Design, stage: Stage): Handle[] {
-  const roles = stage === 'wing' ? WING_ROLES : stage === 'tail' ? TAIL_ROLES : null;
-  if (roles) return design.surfaces.filter(({ role }) => roles.includes(role)).flatMap(surfaceHandles);
-  return itemHandles(design, stage === 'weights');
-}
-
-function StagePanel({ design, stage }: { readonly design: Design; readonly stage: Stage }) {
-  switch (stage) {
-    case 'wing':
-      return <SurfaceStage key="wing" design={design} roles={WING_ROLES} empty="This design has no wing yet." />;
-    case 'tail':
-      return (
-        <SurfaceStage
-          key="tail"
-          design={design}
-          roles={TAIL_ROLES}
-          empty="This design has no tail. Tailless aircraft keep their nose by sweep and washout, or by reflex."
-        />
-      );
-    case 'weights':
-      return <WeightsStage design={design} />;
-    case 'balance':
-      return <BalanceStage design={design} />;
-    case 'stability':
-      return <StabilityStage />;
-  }
+  return <OpenDesign design={design} id={id} stage={known} notice={<ConflictBar />} />;
 }
 
 function ConflictBar() {

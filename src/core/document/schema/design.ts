@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bodySchema, dragItemSchema, massItemSchema, materialSchema, propulsionSchema, wheelSchema } from './airframe';
-import { bounded, longText, shortText } from './limits';
+import { bounded, identifier, longText, shortText } from './limits';
 import {
   assemblySchema,
   briefSchema,
@@ -67,6 +67,7 @@ export const designSchema = z
     tosses: listOf(tossSchema, 2000, 'Hand tosses of a small glider'),
     flights: listOf(flightSchema, 5000, 'Flights'),
     revisions: listOf(revisionSchema, 200, 'Named states of this design'),
+    basedOn: identifier('Revision that this state grew from').optional(),
   })
   .superRefine(checkReferences)
   .meta({

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
-import type { Section as SectionShape, SectionKind } from '@/core/document/schema/section';
+import type { SectionKind } from '@/core/document/schema/section';
 import type { Surface } from '@/core/document/schema/surface';
+import { freshSection } from '@/core/section/freshSection';
 import { decimal } from '@/core/units/formatQuantity';
 import { degreesFromRadians } from '@/core/units/convert';
 import type { QuantityKind } from '@/core/units/parseQuantity';
@@ -13,7 +14,7 @@ import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 
-const KIND_NAMES: Record<SectionKind, string> = {
+export const KIND_NAMES: Record<SectionKind, string> = {
   flatPlate: 'Flat sheet',
   steppedPlate: 'Stepped sheet',
   curvedPlate: 'Curved over ribs',
@@ -21,44 +22,6 @@ const KIND_NAMES: Record<SectionKind, string> = {
   fourDigit: 'Hot-wired, four-digit',
   reflexed: 'Reflexed sheet',
   coordinates: 'From coordinates',
-};
-
-/** A fresh section of each kind, with the board thickness kept where there is one. */
-const FRESH: {
-  [Kind in SectionKind]: ((thickness: number) => Extract<SectionShape, { kind: Kind }>) | null;
-} = {
-  flatPlate: (thickness) => ({ kind: 'flatPlate', thickness, edge: 'rounded' }),
-  steppedPlate: (thickness) => ({
-    kind: 'steppedPlate',
-    thickness,
-    stepPosition: 0.5,
-    stepSide: 'upper',
-  }),
-  curvedPlate: (thickness) => ({
-    kind: 'curvedPlate',
-    thickness,
-    camber: 0.05,
-    camberPosition: 0.35,
-    openBelow: true,
-  }),
-  foldedOverSpar: (thickness) => ({
-    kind: 'foldedOverSpar',
-    boardThickness: thickness,
-    bottomLength: 0.75,
-    sparHeight: 12,
-    sparPosition: 0.28,
-    rearBevel: 12,
-  }),
-  fourDigit: () => ({ kind: 'fourDigit', camber: 0.03, camberPosition: 0.4, thicknessRatio: 0.1 }),
-  reflexed: (thickness) => ({
-    kind: 'reflexed',
-    thickness,
-    camber: 0.03,
-    camberPosition: 0.3,
-    bendPosition: 0.75,
-    bendAngle: 5,
-  }),
-  coordinates: null,
 };
 
 interface FieldSpec {
@@ -106,8 +69,7 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
       ),
     );
   const setKind = (kind: SectionKind) => {
-    const thickness = 'thickness' in root ? root.thickness : 'boardThickness' in root ? root.boardThickness : 5;
-    const fresh = FRESH[kind]?.(thickness);
+    const fresh = freshSection(kind, root);
     if (fresh)
       dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
   };
@@ -120,7 +82,9 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
         setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: read.section }))),
       );
   };
-  const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => FRESH[kind] !== null || kind === root.kind);
+  const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter(
+    (kind) => kind !== 'coordinates' || kind === root.kind,
+  );
   return (
     <Section
       title="Section"

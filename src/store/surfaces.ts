@@ -1,0 +1,89 @@
+import { withFields } from '@/core/document/applyChange';
+import type { Design } from '@/core/document/schema/design';
+import type { Surface } from '@/core/document/schema/surface';
+import { type AddedKind, addedSurface } from '@/core/planform/addSurface';
+import { holdSizes, resizeWings, type WingSize } from '@/core/planform/resize';
+import { editDesign, type EditOutcome, type FieldEdit, setFields } from './edit';
+import { surfaceChosen } from './sessionSlice';
+import type { AppThunk } from './store';
+
+/** What an edit moves first: locks stretch the other. */
+export type Driven = 'span' | 'chord';
+
+/** The edits with the locked sizes brought back; those of a refused edit are none. */
+export function heldEdits(
+  design: Design,
+  edits: readonly FieldEdit[],
+  hold: { readonly locked: readonly WingSize[]; readonly driven: Driven },
+): { readonly edits: readonly FieldEdit[]; readonly because: string | null } {
+  if (hold.locked.length === 0) return { edits, because: null };
+  const held = holdSizes(design, withFields(design, edits), hold);
+  return typeof held === 'string'
+    ? { edits: [], because: held }
+    : { edits: [{ field: '/surfaces', value: held.surfaces }], because: null };
+}
+
+const isWing = (design: Design, id: string) =>
+  design.surfaces.some(({ id: own, role }) => own === id && (role === 'wing' || role === 'secondWing'));
+
+/** Fields of one surface; on wings the locks are kept. */
+export const setSurfaceFields =
+  (id: string, edits: readonly FieldEdit[], driven: Driven | null): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
+    const design = getState().document.present;
+    const { locked } = getState().session;
+    if (!design || driven === null || locked.length === 0 || !isWing(design, id)) return dispatch(setFields(edits));
+    const held = heldEdits(design, edits, { locked, driven });
+    return held.because === null
+      ? dispatch(setFields(held.edits))
+      : { path: '', message: `cannot change: ${held.because}` };
+  };
+
+/** Brings one size of the wings to a value, the locked ones staying. */
+export const resizeWing =
+  (size: WingSize, value: number): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
+    const design = getState().document.present;
+    if (!design) return null;
+    const result = resizeWings(design, { size, value }, getState().session.locked);
+    return result.kind === 'impossible'
+      ? { path: '', message: `cannot change: ${result.because}` }
+      : dispatch(editDesign(() => result.design));
+  };
+
+/** Replaces one surface by what a recipe makes of it. */
+export const editSurface = (id: string, recipe: (surface: Surface) => Surface): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    surfaces: design.surfaces.map((surface) => (surface.id === id ? recipe(surface) : surface)),
+  }));
+
+export const addSurface =
+  (kind: AddedKind): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
+    const design = getState().document.present;
+    if (!design) return null;
+    const surface = addedSurface(design, kind);
+    const outcome = dispatch(editDesign((current) => ({ ...current, surfaces: [...current.surfaces, surface] })));
+    if (!outcome) dispatch(surfaceChosen({ surface: surface.id }));
+    return outcome;
+  };
+
+/** Takes a surface out, with the mixes, tolerances and assemblies that name it. */
+export const removeSurface = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design) => {
+    const gone = design.surfaces.find((surface) => surface.id === id);
+    const controls = new Set(gone?.controls.map((control) => control.id));
+    return {
+      ...design,
+      surfaces: design.surfaces.filter((surface) => surface.id !== id),
+      mixes: design.mixes
+        .map((mix) => ({ ...mix, terms: mix.terms.filter(({ control }) => !controls.has(control)) }))
+        .filter(({ terms }) => terms.length > 0),
+      tolerances: design.tolerances.filter(({ field }) => !field.startsWith(`/surfaces/${id}/`)),
+      assemblies: design.assemblies.map((assembly) => ({
+        ...assembly,
+        surfaces: assembly.surfaces.filter((surface) => surface !== id),
+      })),
+    };
+  });

@@ -1,0 +1,207 @@
+import { useState } from 'react';
+import type { Analysis } from '@/core/analyse';
+import type { Design } from '@/core/document/schema/design';
+import type { Surface } from '@/core/document/schema/surface';
+import { shimFor } from '@/core/rigging/shim';
+import { degreesFromRadians } from '@/core/units/convert';
+import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { Derived, Fact, Why } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+import { AsBuiltAngles } from './AsBuiltAngles';
+
+const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(radians), digits)}°`;
+
+/** Angles against the datum, what they do, and the shim that mends them. */
+export function RiggingStage({ design }: { readonly design: Design }) {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const level = design.surfaces.filter(({ role }) => role !== 'fin' && role !== 'tipFin');
+  if (level.length === 0) return <p className="p-3 text-sm text-faint">Nothing is drawn yet.</p>;
+  return (
+    <>
+      <Angles surfaces={level} analysis={analysis} />
+      <TrimNumbers design={design} analysis={analysis} />
+      <ShimFor surfaces={level} />
+      <ThrustLines design={design} />
+      <AsBuiltAngles surfaces={level} />
+    </>
+  );
+}
+
+function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[]; readonly analysis: Analysis | null }) {
+  const dispatch = useAppDispatch();
+  const front = surfaces.find(({ role }) => role === 'wing');
+  return (
+    <Section title="Angles against the datum">
+      <table className="w-full table-fixed text-[13px]">
+        <thead>
+          <tr className="text-faint">
+            <th scope="col" className="w-[27%] text-left font-normal">
+              Surface
+            </th>
+            <th scope="col" className="text-left font-normal">
+              Incidence
+            </th>
+            <th scope="col" className="text-right font-normal">
+              Meets air at
+            </th>
+            <th scope="col" className="text-right font-normal">
+              Bears
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {surfaces.map((surface) => {
+            const line = analysis?.rigging.surfaces.find((entry) => entry.surface === surface.id);
+            return (
+              <tr key={surface.id} className="border-t border-soft">
+                <th scope="row" className="truncate py-1 pr-1 text-left font-normal" title={surface.name || surface.id}>
+                  {surface.name || surface.id}
+                </th>
+                <td>
+                  <QuantityField
+                    hideLabel
+                    label={`Incidence of ${surface.name || surface.id}`}
+                    kind="angle"
+                    value={surface.incidence}
+                    onCommit={(value) => dispatch(setFields([{ field: `/surfaces/${surface.id}/incidence`, value }]))}
+                  />
+                </td>
+                <td className="text-right">{line ? degrees(line.againstAir) : '–'}</td>
+                <td className="text-right">
+                  {line && line.bears !== null ? `± ${degrees(Math.min(line.bears, 0.35))}` : '–'}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {front &&
+        surfaces
+          .filter(({ id }) => id !== front.id)
+          .map((surface) => (
+            <Fact
+              key={surface.id}
+              label={`${front.name || front.id} over ${(surface.name || surface.id).toLowerCase()}`}
+            >
+              {decimal(front.incidence - surface.incidence, 2)}° decalage
+            </Fact>
+          ))}
+      <p className="mt-1 text-[13px] text-faint">
+        “Bears”: the error either way with which it still flies hands off between no lift and 85 % of its stall.
+      </p>
+    </Section>
+  );
+}
+
+function TrimNumbers({ design, analysis }: { readonly design: Design; readonly analysis: Analysis | null }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  if (!analysis) return null;
+  const { trim, rigging } = analysis;
+  const tail = design.surfaces.find(({ role }) => role === 'tailplane' || role === 'vTail' || role === 'canard');
+  const change = tail && trim.tailIncidence !== null ? degreesFromRadians(trim.tailIncidence) - tail.incidence : null;
+  const shim = tail && change !== null ? shimFor(tail.stations[0]!.chord, change) : null;
+  return (
+    <Section title="Trim">
+      <QuantityField
+        label="At the speed"
+        kind="speed"
+        value={design.conditions.cruiseSpeed}
+        onCommit={(value) => dispatch(setFields([{ field: '/conditions/cruiseSpeed', value }]))}
+      />
+      <Derived id="trimAlpha" />
+      <Derived id="elevator" label="Pitch control" why={trim.reasons['elevator'] ?? 'not known'} />
+      {trim.elevatorPowerOff !== null && (
+        <Fact label="Pitch control, power off">{formatValue(trim.elevatorPowerOff, 'angle', units)}</Fact>
+      )}
+      <Fact label="Hands off it settles at">
+        {rigging.handsOffLift === null ? (
+          <Why text={rigging.reasons['handsOffLift']} />
+        ) : (
+          <>
+            C_L {decimal(rigging.handsOffLift, 2)}
+            {rigging.handsOffSpeed !== null && `, ${formatValue(rigging.handsOffSpeed, 'speed', units)}`}
+          </>
+        )}
+      </Fact>
+      {tail && change !== null && shim && (
+        <>
+          <Fact label={`${tail.name || tail.id} for neutral control`}>{decimal(tail.incidence + change, 2)}°</Fact>
+          {Math.abs(change) >= 0.05 && (
+            <div className="mt-1 flex items-center justify-between gap-2 text-sm">
+              <span>
+                Shim {formatLength(shim.thickness, units)} under its {shim.edge} edge
+              </span>
+              <Button
+                onClick={() =>
+                  dispatch(
+                    setFields([
+                      {
+                        field: `/surfaces/${tail.id}/incidence`,
+                        value: Math.round((tail.incidence + change) * 100) / 100,
+                      },
+                    ]),
+                  )
+                }
+              >
+                Set it so
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+    </Section>
+  );
+}
+
+/** Any change of angle as a strip under an edge. */
+function ShimFor({ surfaces }: { readonly surfaces: readonly Surface[] }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const [turn, setTurn] = useState(1);
+  return (
+    <Section title="Shim for any change">
+      <QuantityField
+        label="Turn nose up by"
+        kind="angle"
+        value={turn}
+        onCommit={(value) => {
+          if (Math.abs(value) > 20) return { path: '', message: 'must lie between −20° and 20°' };
+          setTurn(value);
+          return null;
+        }}
+      />
+      {surfaces.map((surface) => {
+        const shim = shimFor(surface.stations[0]!.chord, turn);
+        return (
+          <Fact key={surface.id} label={surface.name || surface.id}>
+            {formatLength(shim.thickness, units)} under the {shim.edge} edge
+          </Fact>
+        );
+      })}
+    </Section>
+  );
+}
+
+function ThrustLines({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  if (design.propulsion.length === 0) return null;
+  return (
+    <Section title="Thrust line">
+      {design.propulsion.map((drive) => {
+        const set = (key: string) => (value: number) =>
+          dispatch(setFields([{ field: `/propulsion/${drive.id}/${key}`, value }]));
+        return (
+          <div key={drive.id} className="grid grid-cols-3 gap-x-2">
+            <QuantityField label="Down" kind="angle" value={drive.downThrust} onCommit={set('downThrust')} />
+            <QuantityField label="Right" kind="angle" value={drive.rightThrust} onCommit={set('rightThrust')} />
+            <QuantityField label="Above datum" kind="length" value={drive.position.z} onCommit={set('position/z')} />
+          </div>
+        );
+      })}
+    </Section>
+  );
+}

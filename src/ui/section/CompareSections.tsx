@@ -1,0 +1,120 @@
+import { useEffect, useState } from 'react';
+import type { Analysis } from '@/core/analyse';
+import { withFields } from '@/core/document/applyChange';
+import type { Design } from '@/core/document/schema/design';
+import type { SectionKind } from '@/core/document/schema/section';
+import type { Surface } from '@/core/document/schema/surface';
+import { freshSection } from '@/core/section/freshSection';
+import { decimal, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import { analyseVariant, type FieldEdit, setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { SelectField } from '../fields/SelectField';
+import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+import { KIND_NAMES } from './SectionEditor';
+
+const OTHERS = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => kind !== 'coordinates');
+
+/** This section beside another, on the whole aircraft at its weight and Reynolds number. */
+export function CompareSections({ design, surface }: { readonly design: Design; readonly surface: Surface }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const present = useAppSelector((state) => state.analysis.current);
+  const [kind, setKind] = useState<SectionKind | ''>('');
+  const [sheet, setSheet] = useState('');
+  const [other, setOther] = useState<Analysis | null>(null);
+  const change: FieldEdit[] = [
+    ...(kind === ''
+      ? []
+      : surface.stations.map((station, index) => ({
+          field: `/surfaces/${surface.id}/stations/${index}/section`,
+          value: freshSection(kind, station.section),
+        }))),
+    ...(sheet === '' ? [] : [{ field: `/surfaces/${surface.id}/construction/material`, value: sheet }]),
+  ];
+  const asked = JSON.stringify([kind, sheet]);
+  useEffect(() => {
+    let current = true;
+    setOther(null);
+    if (asked === '["",""]') return;
+    void dispatch(analyseVariant(withFields(design, change))).then((analysis) => current && setOther(analysis));
+    return () => {
+      current = false;
+    };
+    // The variant follows the design and what was chosen; `change` is made from both.
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
+  }, [design, asked, dispatch]);
+
+  const rows: readonly (readonly [string, (analysis: Analysis) => string])[] = [
+    ['Stall', ({ speeds }) => (speeds.stall === null ? '–' : formatSpeed(speeds.stall, units))],
+    ['Greatest lift', ({ stall }) => (stall.liftCoefficient === null ? '–' : decimal(stall.liftCoefficient, 2))],
+    ['Drag at cruise', ({ drag }) => (drag.total === null ? '–' : decimal(drag.total, 4))],
+    ['Best glide', ({ speeds }) => (speeds.glideRatio === null ? '–' : `1 : ${decimal(speeds.glideRatio, 1)}`)],
+    ['Least sink', ({ speeds }) => (speeds.sink === null ? '–' : `${decimal(speeds.sink, 2)} m/s`)],
+    ['Weight', ({ mass }) => (mass.total === null ? '–' : formatValue(mass.total, 'mass', units))],
+    ['Static margin', ({ pitch }) => (pitch.staticMargin === null ? '–' : `${decimal(pitch.staticMargin * 100, 1)} %`)],
+  ];
+  return (
+    <Section title="Beside another section">
+      <div className="grid grid-cols-2 gap-x-2">
+        <SelectField
+          label="Built as"
+          value={kind}
+          options={[['' as const, 'as it is'], ...OTHERS.map((other) => [other, KIND_NAMES[other]] as const)]}
+          onChange={setKind}
+        />
+        {surface.construction && (
+          <SelectField
+            label="Cut from"
+            value={sheet}
+            options={[['', 'as it is'], ...design.materials.map(({ id, name }) => [id, name || id] as const)]}
+            onChange={setSheet}
+          />
+        )}
+      </div>
+      {present && asked !== '["",""]' && (
+        <>
+          <table className="mt-2 w-full text-[13px]">
+            <thead>
+              <tr className="text-faint">
+                <th scope="col" className="text-left font-normal">
+                  At this weight and speed
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  now
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  then
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(([name, show]) => (
+                <tr key={name} className="border-t border-soft">
+                  <th scope="row" className="py-0.5 text-left font-normal">
+                    {name}
+                  </th>
+                  <td className="text-right">{show(present)}</td>
+                  <td className="text-right font-medium">{other ? show(other) : '…'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-1 text-[13px] text-faint">
+            Section data carry ±12 % in lift and ±25 % in drag: smaller differences mean little.
+          </p>
+          <Button
+            className="mt-1.5"
+            onClick={() => {
+              dispatch(setFields(change));
+              setKind('');
+              setSheet('');
+            }}
+          >
+            Take it
+          </Button>
+        </>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,125 @@
+import type { Design } from '@/core/document/schema/design';
+import type { Surface } from '@/core/document/schema/surface';
+import { chordSquareToEdge } from '@/core/pattern/foldPattern';
+import { sparPlaces } from '@/core/pattern/sparPlace';
+import { contourOf, thicknessOf } from '@/core/section/contour';
+import { decimal, formatLength } from '@/core/units/formatQuantity';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { surfaceChosen } from '@/store/sessionSlice';
+import { Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { SurfacePicker } from '../surface/SurfacePicker';
+import { useChosenStation } from '../surface/useChosen';
+import { CompareSections } from './CompareSections';
+import { SectionEditor } from './SectionEditor';
+import { TrialFolds } from './TrialFolds';
+
+/** How a surface is cut and folded, and what that makes of it. */
+export function SectionStage({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const chosen = useChosenStation(design);
+  if (!chosen) return <p className="p-3 text-sm text-faint">Nothing is drawn yet.</p>;
+  const { surface, station } = chosen;
+  const material = design.materials.find(({ id }) => id === surface.construction?.material);
+  return (
+    <>
+      <SurfacePicker
+        surfaces={design.surfaces}
+        chosen={surface.id}
+        onChoose={(id) => dispatch(surfaceChosen({ surface: id }))}
+      />
+      <div className="flex flex-wrap gap-1 border-b border-rule px-3 py-2" role="group" aria-label="Station">
+        {surface.stations.map((_, index) => (
+          <button
+            key={index}
+            type="button"
+            aria-pressed={index === station}
+            onClick={() => dispatch(surfaceChosen({ surface: surface.id, station: index }))}
+            className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-sm aria-pressed:border-graphite aria-pressed:bg-soft"
+          >
+            {index === 0 ? 'root' : index === surface.stations.length - 1 ? 'tip' : `station ${index + 1}`}
+          </button>
+        ))}
+      </div>
+      <SectionEditor surface={surface} />
+      <SquareToEdge surface={surface} />
+      <Spars surface={surface} />
+      {material && surface.stations[station]!.section.kind === 'foldedOverSpar' && <TrialFolds material={material} />}
+      <CompareSections design={design} surface={surface} />
+    </>
+  );
+}
+
+/** Panels folded square to a swept edge fly streamwise: both chords and thicknesses. */
+function SquareToEdge({ surface }: { readonly surface: Surface }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const rows = surface.stations.slice(1).flatMap((outer, index) => {
+    const inner = surface.stations[index]!;
+    const length = outer.distanceFromRoot - inner.distanceFromRoot;
+    const leading = Math.atan((outer.leadingEdgeOffset - inner.leadingEdgeOffset) / length);
+    const trailing = Math.atan(
+      (outer.leadingEdgeOffset + outer.chord - inner.leadingEdgeOffset - inner.chord) / length,
+    );
+    if (Math.abs(leading) < 0.07) return [];
+    const square = chordSquareToEdge(inner.chord, leading, trailing);
+    const thickness = thicknessOf(contourOf(inner.section, inner.chord)).ratio * inner.chord;
+    return [{ index, square, chord: inner.chord, thickness }];
+  });
+  if (rows.length === 0) return null;
+  return (
+    <Section title="Folded square to the swept edge">
+      {rows.map(({ index, square, chord, thickness }) => (
+        <Fact
+          key={index}
+          label={rows.length > 1 ? `Panel ${index + 1}: square, as flown` : 'Square to the edge, as flown'}
+        >
+          {formatLength(square, units)} at {decimal((thickness / square) * 100, 1)} %, {formatLength(chord, units)} at{' '}
+          {decimal((thickness / chord) * 100, 1)} %
+        </Fact>
+      ))}
+    </Section>
+  );
+}
+
+/** A straight rod wanders through the chord of a swept or tapered wing. */
+function Spars({ surface }: { readonly surface: Surface }) {
+  const units = useAppSelector((state) => state.settings.units);
+  if (surface.spars.length === 0) return null;
+  return (
+    <Section title="Rods through the chord">
+      {surface.spars.map((spar) => (
+        <table key={spar.id} className="w-full text-[13px]">
+          <caption className="text-left font-medium">{spar.name || spar.id}</caption>
+          <thead>
+            <tr className="text-left text-faint">
+              <th scope="col" className="font-normal">
+                From root
+              </th>
+              <th scope="col" className="font-normal">
+                In the chord
+              </th>
+              <th scope="col" className="font-normal">
+                Thickest at
+              </th>
+              <th scope="col" className="font-normal">
+                Room
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {sparPlaces(surface, spar.id).map(({ distance, fraction, thickest, height }) => (
+              <tr key={distance} className="border-t border-soft">
+                <td>{formatLength(distance, units, 0)}</td>
+                <td className={Math.abs(fraction - thickest) > 0.1 ? 'text-caution' : ''}>
+                  {decimal(fraction * 100, 0)} %
+                </td>
+                <td>{decimal(thickest * 100, 0)} %</td>
+                <td>{formatLength(height, units, 1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </Section>
+  );
+}
