@@ -1,4 +1,5 @@
 import { Dexie, type EntityTable } from 'dexie';
+import type { AssemblyKind, SharedParts } from '@/core/assembly/sharedParts';
 import type { Design } from '@/core/document/schema/design';
 
 /** One design as it lies in the browser. */
@@ -14,6 +15,15 @@ export interface StoredDesign {
   readonly deletedAt: number;
 }
 
+/** Parts that several designs share, as they are now. */
+export interface StoredParts {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: AssemblyKind;
+  readonly parts: SharedParts;
+  readonly updatedAt: number;
+}
+
 export interface StoredSetting {
   readonly key: string;
   readonly value: unknown;
@@ -22,10 +32,12 @@ export interface StoredSetting {
 export type InclinarDatabase = Dexie & {
   designs: EntityTable<StoredDesign, 'id'>;
   settings: EntityTable<StoredSetting, 'key'>;
+  sharedParts: EntityTable<StoredParts, 'id'>;
 };
 
 export function openDatabase(name = 'inclinar'): InclinarDatabase {
   const database = new Dexie(name) as InclinarDatabase;
   database.version(1).stores({ designs: 'id, updatedAt, deletedAt', settings: 'key' });
+  database.version(2).stores({ sharedParts: 'id, kind' });
   return database;
 }

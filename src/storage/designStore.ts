@@ -1,5 +1,6 @@
 import type { Design } from '@/core/document/schema/design';
-import type { InclinarDatabase, StoredDesign } from './database';
+import type { InclinarDatabase, StoredDesign, StoredParts } from './database';
+import { followSharedChanges, welcomeSharedParts } from './sharedPartsTable';
 
 /** Outcome of a save: done, or someone else saved a newer state meanwhile. */
 export type SaveOutcome =
@@ -11,9 +12,10 @@ const newId = (): string => crypto.randomUUID();
 
 /** The designs kept in this browser. Every change is one transaction: whole or not at all. */
 export function designStore(database: InclinarDatabase) {
-  const { designs, settings } = database;
+  const { designs, settings, sharedParts } = database;
 
-  const create = async (design: Design): Promise<StoredDesign> => {
+  const add = async (incoming: Design): Promise<StoredDesign> => {
+    const design = await welcomeSharedParts(database, incoming);
     const now = Date.now();
     const stored: StoredDesign = {
       id: newId(),
@@ -28,6 +30,9 @@ export function designStore(database: InclinarDatabase) {
     return stored;
   };
 
+  const create = (design: Design): Promise<StoredDesign> =>
+    database.transaction('rw', designs, sharedParts, () => add(design));
+
   return {
     list: async (): Promise<StoredDesign[]> =>
       (await designs.where('deletedAt').equals(0).toArray()).sort((a, b) => b.updatedAt - a.updatedAt),
@@ -41,7 +46,7 @@ export function designStore(database: InclinarDatabase) {
     },
     /** Saves a state that grew from `generation`. */
     save: (id: string, design: Design, generation: number): Promise<SaveOutcome> =>
-      database.transaction('rw', designs, async (): Promise<SaveOutcome> => {
+      database.transaction('rw', designs, sharedParts, async (): Promise<SaveOutcome> => {
         const current = await designs.get(id);
         if (!current) return { kind: 'gone' };
         if (current.generation !== generation) return { kind: 'conflict', theirs: current };
@@ -53,6 +58,7 @@ export function designStore(database: InclinarDatabase) {
           generation: next,
           updatedAt: Date.now(),
         });
+        await followSharedChanges(database, id, current.design, design);
         return { kind: 'saved', generation: next };
       }),
     rename: (id: string, name: string): Promise<void> =>
@@ -71,11 +77,13 @@ export function designStore(database: InclinarDatabase) {
     takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),
     /** Puts the given designs in once, in an empty browser. */
     seedOnce: (fleet: readonly Design[]): Promise<void> =>
-      database.transaction('rw', designs, settings, async () => {
+      database.transaction('rw', designs, settings, sharedParts, async () => {
         if (await settings.get('seeded')) return;
         await settings.put({ key: 'seeded', value: true });
-        for (const design of [...fleet].reverse()) await create(design);
+        for (const design of [...fleet].reverse()) await add(design);
       }),
+    sharedParts: (): Promise<StoredParts[]> => sharedParts.orderBy('kind').toArray(),
+    removeSharedParts: (id: string): Promise<void> => sharedParts.delete(id),
     readSetting: async (key: string): Promise<unknown> => (await settings.get(key))?.value,
     writeSetting: async (key: string, value: unknown): Promise<void> => void (await settings.put({ key, value })),
   };

@@ -47,27 +47,54 @@ export function stateOfRevision(design: Design, id: string): { design: Design } 
 }
 
 /** Goes on from a kept state: what is drawn becomes that state, the record stays. One step back. */
-export const branchFrom = (id: string): AppThunk<EditOutcome> =>
+export const branchFrom =
+  (id: string): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
+    const present = getState().document.present;
+    if (!present) return null;
+    const state = stateOfRevision(present, id);
+    if ('because' in state) return { path: '/revisions', message: state.because };
+    return dispatch(
+      editDesign(({ tosses, flights, revisions, name }) => ({
+        ...state.design,
+        name,
+        tosses,
+        flights,
+        revisions,
+        basedOn: id,
+      })),
+    );
+  };
+
+/** Takes a kept state out of the record; those that grew from it keep its parent. */
+export const dropRevision = (id: string): AppThunk<EditOutcome> =>
   editDesign((design) => {
-    const state = stateOfRevision(design, id);
-    if ('because' in state) return design;
-    const { tosses, flights, revisions, name } = design;
-    return { ...state.design, name, tosses, flights, revisions, basedOn: id };
+    const gone = design.revisions.find((revision) => revision.id === id);
+    const adopt = (parent: string | undefined) => (parent === id ? gone?.parent : parent);
+    return {
+      ...design,
+      basedOn: adopt(design.basedOn),
+      revisions: design.revisions
+        .filter((revision) => revision.id !== id)
+        .map((revision) => ({ ...revision, parent: adopt(revision.parent) })),
+    };
   });
 
-/** Lays a kept state under the drawing and computes it. */
+/** Lays a kept state under the drawing and computes it; null takes it away. Says why when it cannot be read. */
 export const compareWith =
-  (id: string | null): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
+  (id: string | null): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
     const present = getState().document.present;
     if (id === null || !present) {
       dispatch(comparisonDropped());
-      return;
+      return null;
     }
     const state = stateOfRevision(present, id);
-    if ('because' in state) return;
+    if ('because' in state) return { path: '/revisions', message: state.because };
     const name = present.revisions.find((revision) => revision.id === id)!.name;
     dispatch(comparisonStarted({ id, name, design: state.design }));
-    const analysis = await dispatch(analyseVariant(state.design));
-    if (analysis && getState().session.compared?.id === id) dispatch(comparisonComputed(analysis));
+    void dispatch(analyseVariant(state.design)).then((analysis) => {
+      if (analysis && getState().session.compared?.id === id) dispatch(comparisonComputed(analysis));
+    });
+    return null;
   };

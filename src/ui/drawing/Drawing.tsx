@@ -1,8 +1,10 @@
-import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
+import { Magnet, Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Design } from '@/core/document/schema/design';
-import { useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { compareWith } from '@/store/revisions';
+import { snappingChanged } from '@/store/sessionSlice';
 import { Button, IconButton } from '../shell/buttons';
 import { FrontView } from './FrontView';
 import { dihedralHandles, type Handle } from './handles';
@@ -33,6 +35,9 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
   const ref = useRef<HTMLDivElement>(null);
   const { zoom, onPointerDown, onKeyDown, closer, further, fit } = useZoom(ref);
   const ghost = useAppSelector((state) => state.session.compared?.design ?? null);
+  const compared = useAppSelector((state) => state.session.compared?.name);
+  const snapping = useAppSelector((state) => state.session.snapping);
+  const dispatch = useAppDispatch();
   const front = useMemo(() => design.surfaces.flatMap(dihedralHandles), [design.surfaces]);
   if (design.surfaces.length === 0 && design.bodies.length === 0) return <EmptyDrawing />;
   return (
@@ -59,6 +64,14 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
           <ThreeView design={design} />
         </Suspense>
       )}
+      {compared && (
+        <p className="absolute bottom-2 left-3 flex items-center gap-2 bg-paper/90 pr-1 pl-2 text-[13px] text-balance">
+          <span aria-hidden="true">- - -</span> {compared}
+          <Button look="quiet" onClick={() => dispatch(compareWith(null))}>
+            Take it away
+          </Button>
+        </p>
+      )}
       <div className="absolute top-2 right-2 flex items-center gap-1 bg-paper/85">
         {view === 'plan' && (
           <Button look="quiet" aria-pressed={whole} onClick={() => setWhole(!whole)}>
@@ -67,6 +80,13 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
         )}
         {view !== 'space' && (
           <>
+            <IconButton
+              label="Meet sheet sizes and whole steps"
+              icon={<Magnet size={16} />}
+              aria-pressed={snapping}
+              className="aria-pressed:bg-soft"
+              onClick={() => dispatch(snappingChanged(!snapping))}
+            />
             <IconButton label="Closer" icon={<ZoomIn size={16} />} onClick={closer} />
             <IconButton label="Further away" icon={<ZoomOut size={16} />} onClick={further} />
             <IconButton label="Fit the drawing" icon={<Maximize size={16} />} onClick={fit} />

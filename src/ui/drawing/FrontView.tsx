@@ -115,7 +115,7 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
             )}
           </g>
           {placed
-            .filter(({ mirrored, role }) => mirrored && role !== 'tipFin')
+            .filter((surface) => surface.mirrored && surface.role !== 'tipFin' && Math.abs(tipRise(surface)) > 1e-3)
             .map((surface) => {
               const tip = surface.stations.at(-1)!;
               return (
@@ -125,6 +125,9 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
                   y={v(tip.z * 1000) - 12}
                   fontSize={12}
                   fill="var(--color-graphite)"
+                  stroke="var(--color-paper)"
+                  strokeWidth={4}
+                  paintOrder="stroke"
                 >
                   {surface.source.name || surface.id}: tip {formatLength(tipRise(surface) * 1000, units)} up, as good as{' '}
                   {decimal(effectiveDihedral(surface), 1)}°

@@ -5,6 +5,8 @@ import type { Design } from '@/core/document/schema/design';
 import { designFileName, designText } from '@/files/designFile';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { RevisionsButton } from '../revisions/RevisionsButton';
+import { AssembliesButton } from '../assemblies/AssembliesButton';
 import { TextField } from '../fields/TextField';
 import { Button, IconButton } from './buttons';
 import { downloadText } from './download';
@@ -61,6 +63,8 @@ export function Header({ design }: { readonly design: Design }) {
         {saveDetail && `: ${saveDetail}`}
       </p>
       <div className="ml-auto flex items-center gap-3">
+        <AssembliesButton design={design} />
+        <RevisionsButton design={design} />
         <UnitsSwitch />
         <Button onClick={() => downloadText(designFileName(design), designText(design))}>
           <Download size={15} aria-hidden="true" /> Export

@@ -1,0 +1,103 @@
+import { combinationsOf, type Combination, mountCombination, type Slot } from '@/core/assembly/combinations';
+import { type AssemblyKind, mountParts, originOf, type SharedParts } from '@/core/assembly/sharedParts';
+import type { Analysis } from '@/core/analyse';
+import { designSchema } from '@/core/document/schema/design';
+import { editDesign, type EditOutcome } from './edit';
+import type { AppThunk } from './store';
+
+/** Parts of the open design that belong together. */
+export interface Members {
+  readonly surfaces: readonly string[];
+  readonly bodies: readonly string[];
+  readonly massItems: readonly string[];
+  readonly propulsion: readonly string[];
+}
+
+/** Binds parts together; a part belongs to one assembly at most. */
+export const bindAssembly = (name: string, kind: AssemblyKind, members: Members): AppThunk<EditOutcome> =>
+  editDesign((design) => {
+    let number = design.assemblies.length + 1;
+    while (design.assemblies.some(({ id }) => id === `assembly${number}`)) number++;
+    const free = (list: readonly string[], taken: readonly string[]) => taken.filter((id) => !list.includes(id));
+    return {
+      ...design,
+      assemblies: [
+        ...design.assemblies.map((other) => ({
+          ...other,
+          surfaces: free(members.surfaces, other.surfaces),
+          bodies: free(members.bodies, other.bodies),
+          massItems: free(members.massItems, other.massItems),
+          propulsion: free(members.propulsion, other.propulsion),
+        })),
+        {
+          id: `assembly${number}`,
+          name,
+          kind,
+          surfaces: [...members.surfaces],
+          bodies: [...members.bodies],
+          massItems: [...members.massItems],
+          propulsion: [...members.propulsion],
+        },
+      ],
+    };
+  });
+
+/** From now on shared: saving writes it to the parts of this browser, and other designs follow. */
+export const shareAssembly = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    assemblies: design.assemblies.map((assembly) =>
+      assembly.id === id
+        ? { ...assembly, sharedId: crypto.randomUUID(), origin: { ...originOf(design, assembly) } }
+        : assembly,
+    ),
+  }));
+
+/** Stops sharing, or takes the binding apart; the parts stay where they are. */
+export const loosenAssembly = (id: string, how: 'unshare' | 'apart'): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    assemblies: design.assemblies.flatMap((assembly) =>
+      assembly.id !== id ? [assembly] : how === 'apart' ? [] : [{ ...assembly, sharedId: undefined }],
+    ),
+  }));
+
+/** Hangs other shared parts in an assembly's place. */
+export const swapAssembly = (
+  id: string,
+  { sharedId, name, parts }: { readonly sharedId: string; readonly name: string; readonly parts: SharedParts },
+): AppThunk<EditOutcome> => editDesign((design) => mountParts(design, id, parts, { name, sharedId }));
+
+/** What one combination comes to, or why it cannot be built. */
+export interface CombinationResult {
+  readonly combination: Combination;
+  readonly analysis: Analysis | null;
+  readonly because: string | null;
+}
+
+/** Tries every combination in the worker, one after another; `onResult` hears of each, and stops it by returning false. */
+export const tryCombinations =
+  (slots: readonly Slot[], onResult: (result: CombinationResult) => boolean): AppThunk<Promise<void>> =>
+  async (_dispatch, getState, { preview }) => {
+    const design = getState().document.present;
+    if (!design) return;
+    for (const combination of combinationsOf(design, slots)) {
+      const mounted = designSchema.safeParse(mountCombination(design, slots, combination));
+      let result: CombinationResult = { combination, analysis: null, because: null };
+      if (!mounted.success) {
+        const [issue] = mounted.error.issues;
+        result = { ...result, because: `/${issue!.path.join('/')} ${issue!.message}` };
+      } else {
+        let outcome = await preview.request(mounted.data, { withoutRemedies: true });
+        // A remedy that was looked at meanwhile took its turn.
+        while (outcome.kind === 'superseded') outcome = await preview.request(mounted.data, { withoutRemedies: true });
+        result =
+          outcome.kind === 'done' ? { ...result, analysis: outcome.analysis } : { ...result, because: outcome.message };
+      }
+      if (!onResult(result)) return;
+    }
+  };
+
+/** Builds the open design as one combination. One step back. */
+export const takeCombination = (slots: readonly Slot[], combination: Combination): AppThunk<EditOutcome> =>
+  editDesign((design) => mountCombination(design, slots, combination));
