@@ -130,7 +130,7 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
       momentSlope: pitch.momentSlope,
       zeroLiftMoment: zero.moment,
       neutralPoint: pitch.neutralPoint,
-      neutralPointBand: hasTail || receiver ? wakeBand(prepared, alpha) : 0,
+      neutralPointBand: options.quick ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0,
       neutralPointWithoutTail: withoutTail ? about[0] - withoutTail.moment[1] / withoutTail.force[2] : null,
       staticMargin,
       manoeuvreMargin:
@@ -152,6 +152,7 @@ function solve(prepared: Prepared, options: AnalyseOptions): Omit<AnalysisWithou
       momentReference: about,
       reasons: {
         ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
+        ...(options.quick ? { neutralPointBand: 'It is computed when the drag ends.' } : {}),
         ...(receiver ? {} : { downwash: ONE_SURFACE, downwashSlope: ONE_SURFACE }),
         ...(mass
           ? {}

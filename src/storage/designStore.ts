@@ -10,12 +10,15 @@ export type SaveOutcome =
 
 const newId = (): string => crypto.randomUUID();
 
+/** A transaction must not wait for anything but the storage, so nothing is awaited for designs that share nothing. */
+const isSharing = ({ assemblies }: Design): boolean => assemblies.some(({ sharedId }) => sharedId !== undefined);
+
 /** The designs kept in this browser. Every change is one transaction: whole or not at all. */
 export function designStore(database: InclinarDatabase) {
   const { designs, settings, sharedParts } = database;
 
   const add = async (incoming: Design): Promise<StoredDesign> => {
-    const design = await welcomeSharedParts(database, incoming);
+    const design = isSharing(incoming) ? await welcomeSharedParts(database, incoming) : incoming;
     const now = Date.now();
     const stored: StoredDesign = {
       id: newId(),
@@ -58,7 +61,7 @@ export function designStore(database: InclinarDatabase) {
           generation: next,
           updatedAt: Date.now(),
         });
-        await followSharedChanges(database, id, current.design, design);
+        if (isSharing(design)) await followSharedChanges(database, id, current.design, design);
         return { kind: 'saved', generation: next };
       }),
     rename: (id: string, name: string): Promise<void> =>

@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Analysis } from '@/core/analyse';
 
 export interface AnalysisState {
@@ -24,42 +24,32 @@ const initialState: AnalysisState = {
   arrivals: 0,
 };
 
-export const analysisSlice = createSlice({
-  name: 'analysis',
-  initialState,
-  reducers: {
-    analysisArrived: (state, { payload }: PayloadAction<{ analysis: Analysis; milliseconds: number }>) => ({
-      ...state,
-      current: payload.analysis,
-      milliseconds: payload.milliseconds,
-      failure: null,
-      arrivals: state.arrivals + 1,
-    }),
-    analysisFailed: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      failure: payload,
-      arrivals: state.arrivals + 1,
-    }),
-    analysisCleared: () => initialState,
-    ghostTaken: (state) => ({ ...state, ghost: state.current }),
-    ghostDropped: (state) => ({ ...state, ghost: null }),
-    previewArrived: (state, { payload }: PayloadAction<{ label: string; analysis: Analysis }>) =>
-      payload.label === state.previewAsked ? { ...state, preview: payload } : state,
-    previewAsked: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      previewAsked: payload,
-    }),
-    previewDropped: (state) => ({ ...state, preview: null, previewAsked: null }),
-  },
-});
+export const analysisArrived = createAction<{ analysis: Analysis; milliseconds: number }>('analysis/arrived');
+export const analysisFailed = createAction<string>('analysis/failed');
+export const analysisCleared = createAction('analysis/cleared');
+export const ghostTaken = createAction('analysis/ghostTaken');
+export const ghostDropped = createAction('analysis/ghostDropped');
+export const previewAsked = createAction<string>('analysis/previewAsked');
+export const previewArrived = createAction<{ label: string; analysis: Analysis }>('analysis/previewArrived');
+export const previewDropped = createAction('analysis/previewDropped');
 
-export const {
-  analysisArrived,
-  analysisFailed,
-  analysisCleared,
-  ghostTaken,
-  ghostDropped,
-  previewArrived,
-  previewAsked,
-  previewDropped,
-} = analysisSlice.actions;
+/** Plain on purpose: an analysis is replaced whole, and freezing one deeply at every drag step costs frames. */
+export function analysisReducer(state: AnalysisState = initialState, action: UnknownAction): AnalysisState {
+  if (analysisArrived.match(action)) {
+    const { analysis, milliseconds } = action.payload;
+    return { ...state, current: analysis, milliseconds, failure: null, arrivals: state.arrivals + 1 };
+  }
+  if (analysisFailed.match(action)) return { ...state, failure: action.payload, arrivals: state.arrivals + 1 };
+  if (analysisCleared.match(action)) return initialState;
+  if (ghostTaken.match(action)) return { ...state, ghost: state.current };
+  if (ghostDropped.match(action)) return { ...state, ghost: null };
+  if (previewAsked.match(action)) return { ...state, previewAsked: action.payload };
+  if (previewArrived.match(action))
+    return action.payload.label === state.previewAsked ? { ...state, preview: action.payload } : state;
+  // Nothing looked at: the same state, so that a drag does not wake whoever shows previews.
+  if (previewDropped.match(action))
+    return state.preview === null && state.previewAsked === null
+      ? state
+      : { ...state, preview: null, previewAsked: null };
+  return state;
+}

@@ -4,7 +4,7 @@ import type { Design } from '@/core/document/schema/design';
 import { type Autosave, createAutosave } from '@/storage/autosave';
 import type { DesignStore } from '@/storage/designStore';
 import type { AnalysisClient } from '@/workers/analysisClient';
-import { analysisArrived, analysisCleared, analysisFailed, analysisSlice } from './analysisSlice';
+import { analysisArrived, analysisCleared, analysisFailed, analysisReducer } from './analysisSlice';
 import { documentOpened, documentReducer } from './documentSlice';
 import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
 import { sizingCleared, sizingSlice } from './sizingSlice';
@@ -24,7 +24,7 @@ export function makeStore(services: Services) {
     reducer: {
       document: documentReducer,
       session: sessionSlice.reducer,
-      analysis: analysisSlice.reducer,
+      analysis: analysisReducer,
       settings: settingsSlice.reducer,
       sizing: sizingSlice.reducer,
     },
@@ -39,11 +39,30 @@ export function makeStore(services: Services) {
   type State = ReturnType<typeof store.getState>;
   let autosave: Autosave | null = null;
 
+  /** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
+  const ASK_EVERY = 33;
+  let askedAt = 0;
+  let later: ReturnType<typeof setTimeout> | null = null;
+  const ask = () => {
+    if (later !== null) return;
+    const wait = store.getState().session.dragging ? askedAt + ASK_EVERY - performance.now() : 0;
+    const begin = () => {
+      later = null;
+      askedAt = performance.now();
+      void compute();
+    };
+    if (wait > 0) later = setTimeout(begin, wait);
+    else begin();
+  };
+
   const compute = async () => {
     const { document, session } = store.getState();
     const design = document.present;
     if (!design) return;
-    const outcome = await services.analysis.request(design, { withoutRemedies: session.dragging });
+    const outcome = await services.analysis.request(design, {
+      withoutRemedies: session.dragging,
+      quick: session.dragging,
+    });
     if (store.getState().session.id !== session.id) return;
     if (outcome.kind === 'done') store.dispatch(analysisArrived(outcome));
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
@@ -56,8 +75,10 @@ export function makeStore(services: Services) {
     },
     effect: (action) => {
       const { present } = store.getState().document;
-      if (!documentOpened.match(action) && present) autosave?.change(present);
-      void compute();
+      const { dragging } = store.getState().session;
+      // A drag is saved when it ends: what is under way is not a state to come back to.
+      if (!documentOpened.match(action) && present && !dragging) autosave?.change(present);
+      ask();
     },
   });
   listeners.startListening({

@@ -16,6 +16,9 @@ export interface Grid {
 /** Chosen by the convergence study in docs/validation.md. */
 export const DEFAULT_GRID: Grid = { strips: 18, chordwise: 5 };
 
+/** While something is dragged: half the panels, neutral points within half a percent of the chord of the default grid. */
+export const QUICK_GRID: Grid = { strips: 12, chordwise: 4 };
+
 /** Least strips on a surface, however short. */
 const LEAST_STRIPS = 6;
 

@@ -12,7 +12,7 @@ import {
   mixOf,
 } from '../aero/commands';
 import type { FlowCase } from '../aero/flowCase';
-import { buildLattice, DEFAULT_GRID, type Grid, type Lattice } from '../aero/lattice';
+import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, QUICK_GRID } from '../aero/lattice';
 import { stripData, type StripSection, stripSections } from '../aero/polar';
 import { type PlacedSurface, placeSurface } from '../geometry/layout';
 import { type Reference, referenceOf } from '../geometry/planform';
@@ -28,6 +28,8 @@ export interface AnalyseOptions {
   readonly grid?: Grid;
   /** Leave remedies out, as while something is dragged: each one costs an analysis. */
   readonly withoutRemedies?: boolean;
+  /** While something is dragged: a lighter lattice, and no band on the neutral point. What is let go is computed whole. */
+  readonly quick?: boolean;
 }
 
 /** Everything the parts of an analysis share. */
@@ -54,7 +56,7 @@ export interface Prepared {
 /** Lays out, weighs and cuts a design. Null when there is no wing with area. */
 export function prepare(
   design: Design,
-  { surfacesOnly = false, grid = DEFAULT_GRID }: AnalyseOptions,
+  { surfacesOnly = false, quick = false, grid = quick ? QUICK_GRID : DEFAULT_GRID }: AnalyseOptions,
 ): Prepared | null {
   const placed = design.surfaces.map(placeSurface);
   const reference = referenceOf(placed);

@@ -1,31 +1,47 @@
+import { memo, useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/document/schema/design';
+import type { PlacedSurface } from '@/core/geometry/layout';
 import { slidingItems } from '@/core/balance/placement';
 import { decimal, formatLength } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { extentsOf, placeAll } from '../drawing/outlines';
-import { itemHandles } from '../drawing/handles';
+import { itemHandle } from '../drawing/handles';
 import { HandleMark } from '../drawing/HandleMark';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
+import { PacedProvider } from '../shell/PacedProvider';
 
 const SIDE = 24;
 const BEAM = 62;
 
+/** Millimetres of the datum line to pixels of the beam. */
+interface BeamScale {
+  readonly from: number;
+  readonly to: number;
+  readonly scale: number;
+  readonly u: (millimetres: number) => number;
+}
+
 /** The airframe's length to scale: chords, window, neutral point, where it balances, and the pack to slide. */
-export function BalanceBeam({ design }: { readonly design: Design }) {
+export function BalanceBeam() {
+  const design = useAppSelector((state) => state.document.present!);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  const { current, ghost, preview } = useAppSelector((state) => state.analysis);
-  const { xMin, xMax } = extentsOf(design, placeAll(design.surfaces));
-  const scale = (width - 2 * SIDE) / (xMax - xMin);
-  const u = (millimetres: number) => SIDE + (millimetres - xMin) * scale;
+  const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
+  const { xMin, xMax } = useMemo(() => extentsOf(design, placed), [design, placed]);
+  const beam = useMemo((): BeamScale => {
+    const scale = (width - 2 * SIDE) / (xMax - xMin);
+    return { from: xMin, to: xMax, scale, u: (millimetres) => SIDE + (millimetres - xMin) * scale };
+  }, [width, xMin, xMax]);
   return (
-    <div className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet">
+    <div className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet contain-strict">
       <div className="w-[248px] shrink-0 border-r border-rule px-3 py-2">
-        <Verdict analysis={preview?.analysis ?? current} previewing={preview?.label ?? null} />
+        <PacedProvider>
+          <Verdict />
+        </PacedProvider>
       </div>
       <div className="min-w-0 flex-1" ref={ref}>
-        {width > 0 && current && (
+        {width > 0 && (
           <svg
             width={width}
             height={height}
@@ -34,75 +50,12 @@ export function BalanceBeam({ design }: { readonly design: Design }) {
             data-testid="beam"
           >
             <g aria-hidden="true">
-              <path d={`M${u(xMin)} ${BEAM} H${u(xMax)}`} stroke="var(--color-graphite)" strokeWidth={2} />
-              <Ticks from={xMin} to={xMax} u={u} />
-              {placeAll(design.surfaces)
-                .filter(({ role }) => role !== 'fin' && role !== 'tipFin')
-                .map(({ id, stations, source }) => {
-                  const root = stations[0]!;
-                  return (
-                    <g key={id}>
-                      <rect
-                        x={u(root.x * 1000)}
-                        y={BEAM - 4}
-                        width={root.chord * 1000 * scale}
-                        height={8}
-                        fill="var(--color-soft)"
-                        stroke="var(--color-graphite)"
-                      />
-                      <text
-                        x={u((root.x + root.chord / 2) * 1000)}
-                        y={BEAM + 34}
-                        fontSize={11}
-                        textAnchor="middle"
-                        fill="var(--color-faint)"
-                      >
-                        {source.name || id}
-                      </text>
-                    </g>
-                  );
-                })}
+              <path d={`M${beam.u(xMin)} ${BEAM} H${beam.u(xMax)}`} stroke="var(--color-graphite)" strokeWidth={2} />
+              <Ticks beam={beam} />
+              <Chords placed={placed} beam={beam} />
             </g>
-            {ghost && <Ghost analysis={ghost} u={u} />}
-            {preview && <Ghost analysis={preview.analysis} u={u} />}
-            <Marks analysis={current} u={u} />
-            {itemHandles(design, false).map((handle) => {
-              const item = slidingItems(design).find(({ id }) => handle.id === `${id}-place`);
-              if (!item || item.attachment.kind !== 'slides') return null;
-              const { from, to } = item.attachment;
-              const length = Math.max(26, (item.size?.length ?? 40) * scale);
-              const x = u(item.position.x);
-              return (
-                <g key={handle.id}>
-                  <path
-                    d={`M${u(from)} 112 V120 M${u(from)} 116 H${u(to)} M${u(to)} 112 V120`}
-                    stroke="var(--color-faint)"
-                    fill="none"
-                    aria-hidden="true"
-                  />
-                  <rect
-                    x={x - length / 2}
-                    y={106}
-                    width={length}
-                    height={20}
-                    rx={3}
-                    fill="var(--color-balance-soft)"
-                    stroke="var(--color-balance)"
-                    aria-hidden="true"
-                  />
-                  <HandleMark
-                    handle={{
-                      ...handle,
-                      id: `beam-${handle.id}`,
-                      label: `${item.name || item.id} on the beam`,
-                    }}
-                    x={x}
-                    y={116}
-                    perPixel={1 / scale}
-                  />
-                </g>
-              );
-            })}
+            <States u={beam.u} />
+            <Sliders design={design} beam={beam} />
           </svg>
         )}
       </div>
@@ -110,9 +63,95 @@ export function BalanceBeam({ design }: { readonly design: Design }) {
   );
 }
 
+const Chords = memo(function Chords({
+  placed,
+  beam,
+}: {
+  readonly placed: readonly PlacedSurface[];
+  readonly beam: BeamScale;
+}) {
+  return placed
+    .filter(({ role }) => role !== 'fin' && role !== 'tipFin')
+    .map(({ id, stations, source }) => {
+      const root = stations[0]!;
+      return (
+        <g key={id}>
+          <rect
+            x={beam.u(root.x * 1000)}
+            y={BEAM - 4}
+            width={root.chord * 1000 * beam.scale}
+            height={8}
+            fill="var(--color-soft)"
+            stroke="var(--color-graphite)"
+          />
+          <text
+            x={beam.u((root.x + root.chord / 2) * 1000)}
+            y={BEAM + 34}
+            fontSize={11}
+            textAnchor="middle"
+            fill="var(--color-faint)"
+          >
+            {source.name || id}
+          </text>
+        </g>
+      );
+    });
+});
+
+/** What slides, in its bay below the beam. */
+function Sliders({ design, beam }: { readonly design: Design; readonly beam: BeamScale }) {
+  return slidingItems(design).map((item) => {
+    const handle = itemHandle(item);
+    if (item.attachment.kind !== 'slides') return null;
+    const { from, to } = item.attachment;
+    const length = Math.max(26, (item.size?.length ?? 40) * beam.scale);
+    const x = beam.u(item.position.x);
+    return (
+      <g key={item.id}>
+        <path
+          d={`M${beam.u(from)} 112 V120 M${beam.u(from)} 116 H${beam.u(to)} M${beam.u(to)} 112 V120`}
+          stroke="var(--color-faint)"
+          fill="none"
+          aria-hidden="true"
+        />
+        <rect
+          x={x - length / 2}
+          y={106}
+          width={length}
+          height={20}
+          rx={3}
+          fill="var(--color-balance-soft)"
+          stroke="var(--color-balance)"
+          aria-hidden="true"
+        />
+        <HandleMark
+          handle={{ ...handle, id: `beam-${handle.id}`, label: `${item.name || item.id} on the beam` }}
+          x={x}
+          y={116}
+          perPixel={1 / beam.scale}
+        />
+      </g>
+    );
+  });
+}
+
+type Place = (millimetres: number) => number;
+
+/** Ghost, preview and present state; follows the analysis by itself. */
+const States = memo(function States({ u }: { readonly u: Place }) {
+  const { current, ghost, preview } = useAppSelector((state) => state.analysis);
+  return (
+    <>
+      {ghost && <Ghost analysis={ghost} u={u} />}
+      {preview && <Ghost analysis={preview.analysis} u={u} />}
+      {current && <Marks analysis={current} u={u} />}
+    </>
+  );
+});
+
 interface MarksProps {
   readonly analysis: Analysis;
-  readonly u: (millimetres: number) => number;
+  readonly u: Place;
 }
 
 function Marks({ analysis, u }: MarksProps) {
@@ -156,7 +195,7 @@ function Ghost({ analysis, u }: MarksProps) {
   );
 }
 
-function Ticks({ from, to, u }: { readonly from: number; readonly to: number; readonly u: (x: number) => number }) {
+const Ticks = memo(function Ticks({ beam: { from, to, u } }: { readonly beam: BeamScale }) {
   const step = to - from > 1500 ? 200 : to - from > 500 ? 100 : 50;
   const first = Math.ceil(from / step) * step;
   const places = Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, index) => first + index * step);
@@ -172,10 +211,13 @@ function Ticks({ from, to, u }: { readonly from: number; readonly to: number; re
       ))}
     </g>
   );
-}
+});
 
 /** The verdict in words, so that the beam is not the only carrier of it. */
-function Verdict({ analysis, previewing }: { readonly analysis: Analysis | null; readonly previewing: string | null }) {
+function Verdict() {
+  const { current, preview } = useAppSelector((state) => state.analysis);
+  const analysis = preview?.analysis ?? current;
+  const previewing = preview?.label ?? null;
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="text-faint">Computing…</p>;
   const { pitch, mass, window } = analysis;

@@ -1,24 +1,15 @@
-import { Magnet, Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { ToggleGroup } from 'radix-ui';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Design } from '@/core/document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { compareWith } from '@/store/revisions';
-import { snappingChanged } from '@/store/sessionSlice';
-import { Button, IconButton } from '../shell/buttons';
+import { Button } from '../shell/buttons';
+import { DrawingTools, type View } from './DrawingTools';
 import { FrontView } from './FrontView';
 import { dihedralHandles, type Handle } from './handles';
 import { PlanAndSide } from './PlanAndSide';
 import { useZoom } from './useZoom';
 
 const ThreeView = lazy(() => import('./ThreeView'));
-
-const VIEWS = [
-  ['plan', 'Plan and side'],
-  ['front', 'Front'],
-  ['space', '3D'],
-] as const;
-type View = (typeof VIEWS)[number][0];
 
 interface DrawingProps {
   readonly design: Design;
@@ -36,7 +27,6 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
   const { zoom, onPointerDown, onKeyDown, closer, further, fit } = useZoom(ref);
   const ghost = useAppSelector((state) => state.session.compared?.design ?? null);
   const compared = useAppSelector((state) => state.session.compared?.name);
-  const snapping = useAppSelector((state) => state.session.snapping);
   const dispatch = useAppDispatch();
   const front = useMemo(() => design.surfaces.flatMap(dihedralHandles), [design.surfaces]);
   if (design.surfaces.length === 0 && design.bodies.length === 0) return <EmptyDrawing />;
@@ -72,44 +62,15 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
           </Button>
         </p>
       )}
-      <div className="absolute top-2 right-2 flex items-center gap-1 bg-paper/85">
-        {view === 'plan' && (
-          <Button look="quiet" aria-pressed={whole} onClick={() => setWhole(!whole)}>
-            {whole ? 'Right half' : 'Both halves'}
-          </Button>
-        )}
-        {view !== 'space' && (
-          <>
-            <IconButton
-              label="Meet sheet sizes and whole steps"
-              icon={<Magnet size={16} />}
-              aria-pressed={snapping}
-              className="aria-pressed:bg-soft"
-              onClick={() => dispatch(snappingChanged(!snapping))}
-            />
-            <IconButton label="Closer" icon={<ZoomIn size={16} />} onClick={closer} />
-            <IconButton label="Further away" icon={<ZoomOut size={16} />} onClick={further} />
-            <IconButton label="Fit the drawing" icon={<Maximize size={16} />} onClick={fit} />
-          </>
-        )}
-        <ToggleGroup.Root
-          type="single"
-          value={view}
-          onValueChange={(next) => next && setView(next as View)}
-          aria-label="View"
-          className="flex rounded-sm border border-rule bg-sheet"
-        >
-          {VIEWS.map(([id, name]) => (
-            <ToggleGroup.Item
-              key={id}
-              value={id}
-              className="cursor-pointer px-2 py-0.5 text-sm data-[state=on]:bg-graphite data-[state=on]:text-sheet"
-            >
-              {name}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
-      </div>
+      <DrawingTools
+        view={view}
+        onView={setView}
+        whole={whole}
+        onWhole={setWhole}
+        closer={closer}
+        further={further}
+        fit={fit}
+      />
     </div>
   );
 }

@@ -1,17 +1,16 @@
 import { useMemo } from 'react';
 import type { Design } from '@/core/document/schema/design';
-import { bodySide, type Outline, placeAll, planOutline, sideOutline } from './outlines';
+import { bodySide, placeAll, planOutline, sideOutline } from './outlines';
+import type { PlanFrame } from './planFrame';
 
 interface GhostOutlinesProps {
   readonly design: Design;
-  readonly path: (outline: Outline, vertical: (v: number) => number, close?: boolean) => string;
-  readonly plan: (y: number) => number;
-  readonly side: (z: number) => number;
-  readonly both: (outline: Outline) => readonly Outline[];
+  readonly frame: PlanFrame;
 }
 
 /** Another state of the design, dashed, under the same scale. */
-export function GhostOutlines({ design, path, plan, side, both }: GhostOutlinesProps) {
+export function GhostOutlines({ design, frame }: GhostOutlinesProps) {
+  const { path, plan, side, both } = frame;
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   return (
     <g

@@ -1,3 +1,4 @@
+import type { MassItem } from '@/core/document/schema/airframe';
 import type { Design } from '@/core/document/schema/design';
 import type { Surface } from '@/core/document/schema/surface';
 import { LIMITS } from '@/core/document/schema/limits';
@@ -163,27 +164,26 @@ export function dihedralHandles(surface: Surface): Handle[] {
   });
 }
 
-/** Handles of the parts that slide for balance, or of every part. */
-export function itemHandles(design: Design, every: boolean): Handle[] {
-  return design.massItems
-    .filter(({ attachment }) => every || attachment.kind === 'slides')
-    .map((item) => ({
-      id: `${item.id}-place`,
-      label: `${item.name || item.id} position`,
-      view: 'side',
-      at: [item.position.x, item.position.z],
-      axes: 'x',
-      value: item.position.x,
-      valueText: `${Math.round(item.position.x)} mm aft of the datum`,
-      edits: (dx) => {
-        const bay = item.attachment.kind === 'slides' ? item.attachment : { from: -10000, to: 10000 };
-        const x = Math.round((item.position.x + dx) * 10) / 10;
-        return [
-          {
-            field: `/massItems/${item.id}/position/x`,
-            value: Math.min(bay.to, Math.max(bay.from, x)),
-          },
-        ];
+/** One part that is moved fore and aft, within its bay if it has one. */
+export function itemHandle(item: MassItem): Handle {
+  const bay = item.attachment.kind === 'slides' ? item.attachment : { from: -10000, to: 10000 };
+  return {
+    id: `${item.id}-place`,
+    label: `${item.name || item.id} position`,
+    view: 'side',
+    at: [item.position.x, item.position.z],
+    axes: 'x',
+    value: item.position.x,
+    valueText: `${Math.round(item.position.x)} mm aft of the datum`,
+    edits: (dx) => [
+      {
+        field: `/massItems/${item.id}/position/x`,
+        value: Math.min(bay.to, Math.max(bay.from, Math.round((item.position.x + dx) * 10) / 10)),
       },
-    }));
+    ],
+  };
 }
+
+/** Handles of the parts that slide for balance, or of every part. */
+export const itemHandles = (design: Design, every: boolean): Handle[] =>
+  design.massItems.filter(({ attachment }) => every || attachment.kind === 'slides').map(itemHandle);

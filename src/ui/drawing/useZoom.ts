@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useState } from 'react';
+import { type RefObject, useCallback, useEffect, useState } from 'react';
 
 export interface Zoom {
   readonly factor: number;
@@ -58,6 +58,10 @@ export function useZoom(ref: RefObject<HTMLElement | null>) {
     element.addEventListener('pointercancel', stop);
   };
 
+  const closer = useCallback(() => setZoom((before) => zoomedAt(before, 1.25, 0, 0)), []);
+  const further = useCallback(() => setZoom((before) => zoomedAt(before, 0.8, 0, 0)), []);
+  const fit = useCallback(() => setZoom(FITTED), []);
+
   const onKeyDown = (event: React.KeyboardEvent) => {
     if (event.target instanceof HTMLInputElement) return;
     const pans: Record<string, [number, number]> = {
@@ -79,8 +83,8 @@ export function useZoom(ref: RefObject<HTMLElement | null>) {
     zoom,
     onPointerDown,
     onKeyDown,
-    closer: () => setZoom((before) => zoomedAt(before, 1.25, 0, 0)),
-    further: () => setZoom((before) => zoomedAt(before, 0.8, 0, 0)),
-    fit: () => setZoom(FITTED),
+    closer,
+    further,
+    fit,
   };
 }

@@ -1,7 +1,6 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { ActionCreators } from 'redux-undo';
-import type { Design } from '@/core/document/schema/design';
 import { designFileName, designText } from '@/files/designFile';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -20,8 +19,9 @@ const SAVE_WORDS = {
   gone: 'Removed in another tab',
 } as const;
 
-export function Header({ design }: { readonly design: Design }) {
+export function Header() {
   const dispatch = useAppDispatch();
+  const design = useAppSelector((state) => state.document.present!);
   const { save, saveDetail } = useAppSelector((state) => state.session);
   const canUndo = useAppSelector((state) => state.document.past.length > 0);
   const canRedo = useAppSelector((state) => state.document.future.length > 0);

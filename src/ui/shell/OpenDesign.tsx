@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useMemo } from 'react';
+import { memo, type ReactNode, useEffect, useMemo } from 'react';
 import type { Design } from '@/core/document/schema/design';
 import type { SurfaceRole } from '@/core/document/schema/surface';
 import type { Stage } from '@/core/findings/finding';
@@ -21,6 +21,7 @@ import { SurfaceStage } from '../surface/SurfaceStage';
 import { useChosenSurface } from '../surface/useChosen';
 import { WeightsStage } from '../stages/WeightsStage';
 import { Header } from './Header';
+import { PacedProvider } from './PacedProvider';
 import { StageList } from './StageList';
 
 const WING_ROLES: readonly SurfaceRole[] = ['wing', 'secondWing', 'tipFin'];
@@ -33,40 +34,52 @@ interface StageProps {
   readonly stage: Stage;
 }
 
+interface OpenDesignProps {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly notice: ReactNode;
+}
+
+/** The open design; stages are shown only while there is one. */
+const useDesign = (): Design => useAppSelector((state) => state.document.present!);
+
 /** One open design at one stage: stages, drawing, numbers, beam. */
-export function OpenDesign({
-  design,
-  id,
-  stage,
-  notice,
-}: StageProps & { readonly id: string; readonly notice: ReactNode }) {
+export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDesignProps) {
+  const name = useAppSelector((state) => state.document.present?.name);
   useEffect(() => {
-    document.title = `${design.name} · Inclinar`;
-  }, [design.name]);
+    document.title = `${name} · Inclinar`;
+  }, [name]);
   return (
     <div className="flex h-full flex-col">
       <MarkDefinitions />
-      <Header design={design} />
+      <PacedProvider>
+        <Header />
+      </PacedProvider>
       {notice}
       <div className="flex min-h-0 flex-1">
-        <StageList id={id} />
-        <main className="min-w-0 flex-1" aria-label="Drawing">
-          <Sheet design={design} stage={stage} />
+        <PacedProvider>
+          <StageList id={id} />
+        </PacedProvider>
+        <main className="min-w-0 flex-1 contain-strict will-change-transform" aria-label="Drawing">
+          <Sheet stage={stage} />
         </main>
-        <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule">
-          <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
-            <StagePanel design={design} stage={stage} />
-          </section>
-          <FindingsPanel />
-        </aside>
+        <PacedProvider>
+          <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule contain-strict will-change-transform">
+            <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+              <StagePanel stage={stage} />
+            </section>
+            <FindingsPanel />
+          </aside>
+        </PacedProvider>
       </div>
-      <BalanceBeam design={design} />
+      <BalanceBeam />
     </div>
   );
-}
+});
 
 /** What lies on the bench: the drawing, or what the stage works on instead. */
-function Sheet({ design, stage }: StageProps) {
+function Sheet({ stage }: { readonly stage: Stage }) {
+  const design = useDesign();
   switch (stage) {
     case 'brief':
       return <CandidatesBoard design={design} />;
@@ -113,7 +126,8 @@ function StageDrawing({ design, stage }: StageProps) {
   );
 }
 
-function StagePanel({ design, stage }: StageProps) {
+function StagePanel({ stage }: { readonly stage: Stage }) {
+  const design = useDesign();
   switch (stage) {
     case 'brief':
       return <BriefStage design={design} />;

@@ -12,7 +12,7 @@ import { OpenDesign } from './OpenDesign';
 export function Workbench() {
   const { id = '', stage = 'wing' } = useParams();
   const { session, designs } = useSurroundings();
-  const design = useAppSelector((state) => state.document.present);
+  const isOpen = useAppSelector((state) => state.document.present !== null);
   const openId = useAppSelector((state) => state.session.id);
   const [missing, setMissing] = useState(false);
   const dispatch = useAppDispatch();
@@ -45,8 +45,8 @@ export function Workbench() {
   }, [dispatch]);
 
   if (missing) return <Missing />;
-  if (!design || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
-  return <OpenDesign design={design} id={id} stage={known} notice={<ConflictBar />} />;
+  if (!isOpen || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
+  return <OpenDesign id={id} stage={known} notice={NOTICE} />;
 }
 
 function ConflictBar() {
@@ -87,3 +87,5 @@ function Missing() {
     </main>
   );
 }
+
+const NOTICE = <ConflictBar />;

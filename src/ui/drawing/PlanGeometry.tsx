@@ -1,0 +1,135 @@
+import { memo } from 'react';
+import type { Design } from '@/core/document/schema/design';
+import type { PlacedSurface } from '@/core/geometry/layout';
+import { bodyPlan, bodySide, hingeLines, type Outline, planOutline, sideOutline } from './outlines';
+import type { PlanFrame } from './planFrame';
+
+interface PlanGeometryProps {
+  readonly design: Design;
+  readonly placed: readonly PlacedSurface[];
+  readonly frame: PlanFrame;
+  /** Angles of surfaces from the side are drawn so many times as steep. */
+  readonly steeper: number;
+}
+
+/** What is cut and bought, plan above, side below; drawn anew only when the document or the scale changes. */
+export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, steeper }: PlanGeometryProps) {
+  const { u, plan, side, path, both, extents, whole, centreLine, width, height, scale } = frame;
+  return (
+    <>
+      <g aria-hidden="true" fontSize={12} fill="var(--color-faint)">
+        <text x={14} y={Math.max(18, plan(extents.yMax) - 14)}>
+          {whole ? 'Plan' : 'Plan, right half'}
+        </text>
+        <text x={14} y={side(extents.zMax) - 8}>
+          Side
+        </text>
+        <path
+          d={`M${u(extents.xMin) - 18} ${centreLine} H${u(extents.xMax) + 18}`}
+          stroke="var(--color-rule)"
+          strokeDasharray="14 4 3 4"
+        />
+        <path
+          d={`M${u(extents.xMin) - 18} ${side(0)} H${u(extents.xMax) + 18}`}
+          stroke="var(--color-rule)"
+          strokeDasharray="14 4 3 4"
+        />
+        <text x={u(extents.xMax) + 20} y={side(0) + 4}>
+          datum
+        </text>
+      </g>
+      <g
+        aria-hidden="true"
+        fill="var(--color-sheet)"
+        stroke="var(--color-graphite)"
+        strokeWidth={1.3}
+        strokeLinejoin="round"
+      >
+        {design.bodies.map((body) => (
+          <g key={body.id}>
+            <clipPath id={`clip-${body.id}`}>
+              <rect x={0} y={0} width={width} height={whole ? height : centreLine} />
+            </clipPath>
+            {(body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
+              <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
+            ))}
+            <path d={path(bodySide(body), side)} />
+          </g>
+        ))}
+        {placed.map((surface) => {
+          const outline = planOutline(surface);
+          return (
+            <g key={surface.id}>
+              {outline &&
+                both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
+              {outline &&
+                hingeLines(surface, 'plan')
+                  .flatMap(both)
+                  .map((line, index) => (
+                    <path key={`h${index}`} d={path(line, plan, false)} fill="none" strokeWidth={1} />
+                  ))}
+              {outline &&
+                surface.source.spars.map((spar) => {
+                  const root = surface.stations[0]!;
+                  const line: Outline = [
+                    [root.x * 1000 + spar.start.x, root.y * 1000 + spar.start.distanceFromRoot],
+                    [root.x * 1000 + spar.end.x, root.y * 1000 + spar.end.distanceFromRoot],
+                  ];
+                  return both(line).map((half, index) => (
+                    <path
+                      key={`${spar.id}${index}`}
+                      d={path(half, plan, false)}
+                      fill="none"
+                      strokeWidth={2}
+                      stroke="var(--color-rule)"
+                    />
+                  ));
+                })}
+              {sideOutline(surface, steeper).map((line, index) => (
+                <path
+                  key={`s${index}`}
+                  d={path(line, side, line.length > 2)}
+                  fill={line.length > 2 ? undefined : 'none'}
+                  strokeWidth={line.length > 2 ? 1.3 : index === 0 ? 3 : 1.5}
+                  opacity={index === 0 ? 1 : 0.55}
+                />
+              ))}
+              {!outline &&
+                hingeLines(surface, 'side').map((line, index) => (
+                  <path key={`v${index}`} d={path(line, side, false)} fill="none" strokeWidth={1} />
+                ))}
+            </g>
+          );
+        })}
+        {design.propulsion.map(({ id, position, propellerDiameter, downThrust }) => (
+          <g key={id} transform={`rotate(${-downThrust} ${u(position.x)} ${side(position.z)})`}>
+            <path
+              d={`M${u(position.x)} ${side(position.z + propellerDiameter / 2)} V${side(position.z - propellerDiameter / 2)}`}
+              strokeWidth={2.5}
+              strokeLinecap="round"
+              stroke="var(--color-faint)"
+            />
+          </g>
+        ))}
+        {design.massItems.map((item) => {
+          const length = Math.max(8, (item.size?.length ?? 22) * scale);
+          const tallness = Math.max(7, (item.size?.height ?? 14) * scale);
+          const battery = item.category === 'battery';
+          return (
+            <rect
+              key={item.id}
+              x={u(item.position.x) - length / 2}
+              y={side(item.position.z) - tallness / 2}
+              width={length}
+              height={tallness}
+              rx={2}
+              strokeWidth={1}
+              fill={battery ? 'var(--color-balance-soft)' : 'var(--color-soft)'}
+              stroke={battery ? 'var(--color-balance)' : 'var(--color-faint)'}
+            />
+          );
+        })}
+      </g>
+    </>
+  );
+});

@@ -1,0 +1,34 @@
+import { memo } from 'react';
+import type { PlacedSurface } from '@/core/geometry/layout';
+import { useAppSelector } from '@/store/hooks';
+import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
+import { Air } from './Air';
+import type { PlanFrame } from './planFrame';
+
+interface PlanMarksProps {
+  readonly frame: PlanFrame;
+  readonly placed: readonly PlacedSurface[];
+  /** Draw the air too: wash at each surface, neutral point without tail. */
+  readonly withAir: boolean;
+}
+
+/** What was computed: window, neutral point, where it balances; follows the analysis by itself. */
+export const PlanMarks = memo(function PlanMarks({ frame, placed, withAir }: PlanMarksProps) {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  if (!analysis) return null;
+  const { u, side, centreLine } = frame;
+  const { cg } = analysis.mass;
+  const neutral = analysis.pitch.neutralPoint;
+  const { forward, aft } = analysis.window;
+  return (
+    <>
+      {forward !== null && aft !== null && aft > forward && (
+        <WindowMark from={u(forward * 1000)} to={u(aft * 1000)} top={centreLine - 5} bottom={centreLine + 5} />
+      )}
+      {neutral !== null && <NeutralMark x={u(neutral * 1000)} y={centreLine} />}
+      {withAir && <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={centreLine} />}
+      {cg && <BalanceMark x={u(cg[0] * 1000)} y={centreLine} />}
+      {cg && <BalanceMark x={u(cg[0] * 1000)} y={side(cg[2] * 1000)} />}
+    </>
+  );
+});

@@ -1,0 +1,62 @@
+import type { Extents, Outline } from './outlines';
+import type { Zoom } from './useZoom';
+
+const PADDING = 46;
+/** Between the two views [px]. */
+const GAP = 44;
+
+/** Where things of the document [mm] lie on the paper [px]: plan above, side below, one lengthwise scale. */
+export interface PlanFrame {
+  readonly width: number;
+  readonly height: number;
+  /** Pixels per millimetre. */
+  readonly scale: number;
+  readonly extents: Extents;
+  readonly whole: boolean;
+  readonly centreLine: number;
+  readonly u: (x: number) => number;
+  readonly plan: (y: number) => number;
+  readonly side: (z: number) => number;
+  readonly path: (outline: Outline, vertical: (v: number) => number, close?: boolean) => string;
+  /** The right half, and the left one where both are drawn. */
+  readonly both: (outline: Outline) => readonly Outline[];
+}
+
+interface FrameInput {
+  readonly width: number;
+  readonly height: number;
+  readonly extents: Extents;
+  readonly whole: boolean;
+  readonly zoom: Zoom;
+}
+
+export function planFrame({ width, height, extents, whole, zoom }: FrameInput): PlanFrame {
+  const sides = whole ? 2 : 1;
+  const tall = sides * extents.yMax + (extents.zMax - extents.zMin);
+  const fitted = Math.max(
+    0.02,
+    Math.min((width - 2 * PADDING) / (extents.xMax - extents.xMin), (height - 2 * PADDING - GAP) / tall),
+  );
+  const scale = fitted * zoom.factor;
+  const zoomX = (x: number) => width / 2 + (x - width / 2) * zoom.factor + zoom.x;
+  const zoomY = (y: number) => height / 2 + (y - height / 2) * zoom.factor + zoom.y;
+  const left = zoomX((width - (extents.xMax - extents.xMin) * fitted) / 2 - extents.xMin * fitted);
+  const top = Math.max(PADDING, (height - tall * fitted - GAP) / 2);
+  const centreLine = zoomY(top + extents.yMax * fitted);
+  const datum = zoomY(top + sides * extents.yMax * fitted + GAP + extents.zMax * fitted);
+  const u = (x: number) => left + x * scale;
+  return {
+    width,
+    height,
+    scale,
+    extents,
+    whole,
+    centreLine,
+    u,
+    plan: (y) => centreLine - y * scale,
+    side: (z) => datum - z * scale,
+    path: (outline, vertical, close = true) =>
+      `${outline.map(([x, v], index) => `${index === 0 ? 'M' : 'L'}${u(x).toFixed(2)} ${vertical(v).toFixed(2)}`).join(' ')}${close ? ' Z' : ''}`,
+    both: (outline) => (whole ? [outline, outline.map(([x, y]) => [x, -y] as const)] : [outline]),
+  };
+}

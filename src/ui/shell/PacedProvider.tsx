@@ -1,0 +1,48 @@
+import type { UnknownAction } from '@reduxjs/toolkit';
+import { type ReactNode, useEffect, useMemo } from 'react';
+import { Provider, useStore } from 'react-redux';
+import type { AppStore, RootState } from '@/store/store';
+
+/** While something is dragged, what stands beside the drawing follows at most so often [ms]. */
+const PACE = 300;
+
+/**
+ * A view of the store that lags a little during a drag: numbers beside the
+ * drawing need not follow every frame, and the drawing then keeps its frames.
+ */
+function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>) {
+  let seen: RootState = store.getState();
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  const listeners = new Set<() => void>();
+  const catchUp = () => {
+    if (timer !== null) clearTimeout(timer);
+    timer = null;
+    seen = store.getState();
+    for (const listener of Array.from(listeners)) listener();
+  };
+  const stop = store.subscribe(() => {
+    if (!store.getState().session.dragging) catchUp();
+    else timer ??= setTimeout(catchUp, PACE);
+  });
+  return {
+    store: {
+      ...store,
+      getState: () => seen,
+      subscribe: (listener: () => void) => {
+        listeners.add(listener);
+        return () => void listeners.delete(listener);
+      },
+    },
+    close: () => {
+      stop();
+      if (timer !== null) clearTimeout(timer);
+    },
+  };
+}
+
+export function PacedProvider({ children }: { readonly children: ReactNode }) {
+  const store = useStore<RootState, UnknownAction>();
+  const paced = useMemo(() => pacedStore(store as AppStore), [store]);
+  useEffect(() => () => paced.close(), [paced]);
+  return <Provider store={paced.store as AppStore}>{children}</Provider>;
+}
