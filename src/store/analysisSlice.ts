@@ -8,6 +8,8 @@ export interface AnalysisState {
   readonly preview: { readonly label: string; readonly analysis: Analysis } | null;
   /** Label of the remedy that is being looked at, so that a late answer is not shown. */
   readonly previewAsked: string | null;
+  /** Remedies are still being tried; those shown are from before. */
+  readonly remediesFollow: boolean;
   readonly failure: string | null;
   readonly milliseconds: number | null;
   /** Counts arrivals, so that the end of a drag can be waited for. */
@@ -19,12 +21,15 @@ const initialState: AnalysisState = {
   ghost: null,
   preview: null,
   previewAsked: null,
+  remediesFollow: false,
   failure: null,
   milliseconds: null,
   arrivals: 0,
 };
 
-export const analysisArrived = createAction<{ analysis: Analysis; milliseconds: number }>('analysis/arrived');
+export const analysisArrived = createAction<{ analysis: Analysis; milliseconds: number; remediesFollow: boolean }>(
+  'analysis/arrived',
+);
 export const analysisFailed = createAction<string>('analysis/failed');
 export const analysisCleared = createAction('analysis/cleared');
 export const ghostTaken = createAction('analysis/ghostTaken');
@@ -33,11 +38,27 @@ export const previewAsked = createAction<string>('analysis/previewAsked');
 export const previewArrived = createAction<{ label: string; analysis: Analysis }>('analysis/previewArrived');
 export const previewDropped = createAction('analysis/previewDropped');
 
+/** Until the new ones are tried, findings keep the remedies they had, so that nothing jumps; they cannot be taken meanwhile. */
+function withRemediesOf(before: Analysis | null, analysis: Analysis): Analysis {
+  const known = new Map(before?.findings.map(({ id, remedies }) => [id, remedies]));
+  return {
+    ...analysis,
+    findings: analysis.findings.map((finding) => ({ ...finding, remedies: known.get(finding.id) ?? [] })),
+  };
+}
+
 /** Plain on purpose: an analysis is replaced whole, and freezing one deeply at every drag step costs frames. */
 export function analysisReducer(state: AnalysisState = initialState, action: UnknownAction): AnalysisState {
   if (analysisArrived.match(action)) {
-    const { analysis, milliseconds } = action.payload;
-    return { ...state, current: analysis, milliseconds, failure: null, arrivals: state.arrivals + 1 };
+    const { analysis, milliseconds, remediesFollow } = action.payload;
+    return {
+      ...state,
+      current: remediesFollow ? withRemediesOf(state.current, analysis) : analysis,
+      remediesFollow,
+      milliseconds,
+      failure: null,
+      arrivals: state.arrivals + 1,
+    };
   }
   if (analysisFailed.match(action)) return { ...state, failure: action.payload, arrivals: state.arrivals + 1 };
   if (analysisCleared.match(action)) return initialState;

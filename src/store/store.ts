@@ -59,13 +59,16 @@ export function makeStore(services: Services) {
     const { document, session } = store.getState();
     const design = document.present;
     if (!design) return;
-    const outcome = await services.analysis.request(design, {
-      withoutRemedies: session.dragging,
-      quick: session.dragging,
-    });
+    const outcome = await services.analysis.request(design, { withoutRemedies: true, quick: session.dragging });
     if (store.getState().session.id !== session.id) return;
-    if (outcome.kind === 'done') store.dispatch(analysisArrived(outcome));
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
+    if (outcome.kind !== 'done') return;
+    store.dispatch(analysisArrived({ ...outcome, remediesFollow: !session.dragging }));
+    // Remedies are tried one by one, each a whole analysis: the numbers do not wait for them.
+    if (session.dragging || store.getState().document.present !== design) return;
+    const whole = await services.analysis.request(design);
+    if (whole.kind === 'done' && store.getState().document.present === design)
+      store.dispatch(analysisArrived({ ...whole, remediesFollow: false }));
   };
 
   listeners.startListening({

@@ -4,7 +4,7 @@ import type { Vector3 } from '../units/convert';
 /** How it stands on its wheels. Angles in rad, lengths in m. */
 export interface Undercarriage {
   readonly layout: 'tricycle' | 'tailDragger' | 'skid';
-  /** From the vertical over the main axle back to the balance point: how far it tips before it falls over. */
+  /** From the vertical over the main axle to the balance point: how far it tips before it falls over; negative when it already does. */
   readonly tipAngle: number;
   /** Angle at which it rolls over sideways, between the ground and the line to the balance point; smaller is steadier. */
   readonly turnoverAngle: number | null;
@@ -40,9 +40,10 @@ export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | nu
   const other = contacts
     .filter((contact) => contact !== main)
     .sort((a, b) => Math.abs(b.x - main.x) - Math.abs(a.x - main.x))[0];
-  const layout = main.isSkid && !other ? 'skid' : main.x > cg[0] ? 'tricycle' : 'tailDragger';
+  const noseWheel = other ? other.x < main.x : main.x > cg[0];
+  const layout = main.isSkid && !other ? 'skid' : noseWheel ? 'tricycle' : 'tailDragger';
   const height = Math.max(1e-3, cg[2] - main.z);
-  const tipAngle = Math.atan(Math.abs(main.x - cg[0]) / height);
+  const tipAngle = Math.atan(((main.x - cg[0]) * (layout === 'tailDragger' ? -1 : 1)) / height);
   const turnoverAngle = other && main.y > 0 ? turnover(cg, main, other, height) : null;
   const ground = Math.min(...contacts.map(({ z }) => z));
   const tips = design.propulsion.map(
@@ -52,7 +53,9 @@ export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | nu
   const words: string[] = [];
   if (layout === 'tricycle' && tipAngle < TIP_BACK.least)
     words.push(
-      `It sits back on its tail at ${degrees(tipAngle).toFixed(0)}°: move the main wheels back until it takes 12° or more.`,
+      tipAngle <= 0
+        ? 'It stands with its balance point behind the main wheels and sits on its tail: move them back.'
+        : `It sits back on its tail at ${degrees(tipAngle).toFixed(0)}°: move the main wheels back until it takes 12° or more.`,
     );
   if (layout === 'tricycle' && tipAngle > TIP_BACK.most)
     words.push(
@@ -60,7 +63,9 @@ export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | nu
     );
   if (layout === 'tailDragger' && tipAngle < TIP_BACK.least)
     words.push(
-      `It goes over on its nose at ${degrees(tipAngle).toFixed(0)}°: move the main wheels forward until it takes 12° or more.`,
+      tipAngle <= 0
+        ? 'It stands with its balance point ahead of the main wheels and falls on its nose: move them forward.'
+        : `It goes over on its nose at ${degrees(tipAngle).toFixed(0)}°: move the main wheels forward until it takes 12° or more.`,
     );
   if (turnoverAngle !== null && turnoverAngle > LARGEST_TURNOVER)
     words.push(

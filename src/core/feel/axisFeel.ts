@@ -22,8 +22,8 @@ export interface ControlFeel {
 /**
  * Bands of the measures: from too little over calm and lively to too much.
  * Roll: helix angle pb/2V, 0.07 asked of transports and 0.09 of fighters
- * (Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 9),
- * models feel calm from half of that. Yaw: sideslip of full rudder. Pitch: load
+ * (Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 9);
+ * models feel calm from half of that and are flown up to three times as much. Yaw: sideslip of full rudder. Pitch: load
  * factor of full elevator over the one at which the wing stalls. Practice of
  * the field beside it; ±30 %.
  */
@@ -33,8 +33,8 @@ const BANDS: Readonly<
     { readonly least: number; readonly lively: number; readonly most: number; readonly calm: number }
   >
 > = {
-  roll: { least: 0.035, lively: 0.09, most: 0.16, calm: 0.065 },
-  yaw: { least: 0.09, lively: 0.3, most: 0.5, calm: 0.2 },
+  roll: { least: 0.035, lively: 0.12, most: 0.22, calm: 0.08 },
+  yaw: { least: 0.12, lively: 0.55, most: 0.85, calm: 0.35 },
   pitch: { least: 0.5, lively: 2, most: 4, calm: 1.2 },
 };
 

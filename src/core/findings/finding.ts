@@ -5,7 +5,7 @@ export type Stage = 'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights
 export interface FieldChange {
   /** Path as in fieldPath.ts, such as /massItems/pack/position/x. */
   readonly field: string;
-  readonly value: number;
+  readonly value: number | string;
 }
 
 export interface Remedy {

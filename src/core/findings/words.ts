@@ -6,6 +6,9 @@ export const inPercent = (fraction: number): string => `${(fraction * 100).toFix
 export const inDegrees = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
 export const inSpeed = (metresPerSecond: number): string => `${metresPerSecond.toFixed(1)} m/s`;
 export const inGrams = (kilograms: number): string => `${Math.round(kilograms * 1000)} g`;
+/** A turn as people say it: `1.2° nose up`. */
+export const angleWords = (degrees: number): string =>
+  `${Math.abs(degrees).toFixed(1)}° nose ${degrees >= 0 ? 'up' : 'down'}`;
 /** A length for a field: whole tenths of a millimetre. */
 export const tenths = (millimetres: number): number => Math.round(millimetres * 10) / 10;
 

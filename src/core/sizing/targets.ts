@@ -42,9 +42,9 @@ const HABITS: Readonly<Record<Purpose, Habit>> = {
 };
 
 /** A firm throw by hand leaves it at about this speed [m/s]; bungees reach more. */
-const LAUNCH_SPEED = { hand: 9, bungee: 14, wheels: Infinity } as const;
+export const LAUNCH_SPEED = { hand: 9, bungee: 14, wheels: Infinity } as const;
 /** Speed out of the launch over stall speed that leaves something to climb with. */
-const LAUNCH_OVER_STALL = 1.2;
+export const LAUNCH_OVER_STALL = 1.2;
 /** Trees or a fence to come in over [m], glide on the way, and friction of foam on grass. */
 const OBSTACLE = { height: 3, glideRatio: 7, friction: 0.35 } as const;
 const TOUCHDOWN_OVER_STALL = 1.2;

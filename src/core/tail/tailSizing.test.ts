@@ -6,7 +6,8 @@ import { withFields } from '../document/applyChange';
 import { placeSurface } from '../geometry/layout';
 import { integratePlanforms } from '../geometry/planform';
 import { scaledSurface } from './scaleSurface';
-import { shareByArm, sizeTail } from './tailSizing';
+import { shareByArm } from './shareByArm';
+import { sizeTail } from './tailSizing';
 
 const grid = { strips: 10, chordwise: 4 };
 const tailplane = (design: ReturnType<typeof simpleAircraft>) =>

@@ -64,6 +64,7 @@ export function FindingsPanel() {
 
 function FindingCard({ finding }: { readonly finding: Finding }) {
   const dispatch = useAppDispatch();
+  const pending = useAppSelector((state) => state.analysis.remediesFollow);
   const { word, icon, box, head } = LOOK[finding.severity];
   return (
     <li className={`border-l-4 p-2 text-sm ${box}`} data-finding={finding.id}>
@@ -77,6 +78,7 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
             <Button
               key={remedy.label}
               className="text-left"
+              disabled={pending}
               onPointerEnter={() => dispatch(previewRemedy(remedy))}
               onPointerLeave={() => dispatch(previewDropped())}
               onFocus={() => dispatch(previewRemedy(remedy))}

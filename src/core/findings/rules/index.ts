@@ -4,16 +4,50 @@ import type { Finding, Remedy, Severity } from '../finding';
 import type { AnalysisWithoutFindings, Rule } from '../rule';
 import { balanceAft } from './balanceAft';
 import { balanceForward } from './balanceForward';
+import { builtAngle } from './builtAngle';
 import { cruiseNearStall } from './cruiseNearStall';
+import { downwashStrong } from './downwashStrong';
+import { dragHeight } from './dragHeight';
 import { elevatorAtStop } from './elevatorAtStop';
+import { elevonSaturation } from './elevonSaturation';
+import { fastForLaunch } from './fastForLaunch';
+import { flatVee } from './flatVee';
+import { foldTooTight } from './foldTooTight';
+import { handsOffTrim } from './handsOffTrim';
+import { hingeRub } from './hingeRub';
+import { leftRight } from './leftRight';
+import { loadingOverBrief } from './loadingOverBrief';
+import { manoeuvreMargin } from './manoeuvreMargin';
 import { narrowWindow } from './narrowWindow';
+import { noseDeparts } from './noseDeparts';
 import { nothingWeighed } from './nothingWeighed';
+import { offCentre } from './offCentre';
+import { outsideTable } from './outsideTable';
+import { overCeiling } from './overCeiling';
 import { overWeight } from './overWeight';
 import { packOutOfTravel } from './packOutOfTravel';
+import { panelTooLong } from './panelTooLong';
+import { pitchFeel } from './pitchFeel';
 import { pitchFloor } from './pitchFloor';
+import { rearStallsFirst } from './rearStallsFirst';
+import { rollFeel } from './rollFeel';
+import { rudderRolls } from './rudderRolls';
+import { slowSide } from './slowSide';
+import { smallTail } from './smallTail';
+import { spanOverBrief } from './spanOverBrief';
+import { sparMisplaced } from './sparMisplaced';
+import { spiralDive } from './spiralDive';
 import { stifferThanWanted } from './stifferThanWanted';
+import { tailOverloaded } from './tailOverloaded';
+import { thickAtLowReynolds } from './thickAtLowReynolds';
+import { thrustLine } from './thrustLine';
 import { tipStall } from './tipStall';
+import { undercarriagePlace } from './undercarriagePlace';
+import { wallows } from './wallows';
 import { weakFin } from './weakFin';
+import { weightCreep } from './weightCreep';
+import { wingUnspared } from './wingUnspared';
+import { yawFeel } from './yawFeel';
 
 export const RULES: readonly Rule[] = [
   nothingWeighed,
@@ -28,6 +62,40 @@ export const RULES: readonly Rule[] = [
   tipStall,
   weakFin,
   overWeight,
+  builtAngle,
+  downwashStrong,
+  dragHeight,
+  elevonSaturation,
+  fastForLaunch,
+  flatVee,
+  foldTooTight,
+  handsOffTrim,
+  hingeRub,
+  leftRight,
+  loadingOverBrief,
+  manoeuvreMargin,
+  noseDeparts,
+  offCentre,
+  outsideTable,
+  overCeiling,
+  panelTooLong,
+  pitchFeel,
+  rearStallsFirst,
+  rollFeel,
+  rudderRolls,
+  slowSide,
+  smallTail,
+  spanOverBrief,
+  sparMisplaced,
+  spiralDive,
+  tailOverloaded,
+  thickAtLowReynolds,
+  thrustLine,
+  undercarriagePlace,
+  wallows,
+  weightCreep,
+  wingUnspared,
+  yawFeel,
 ];
 
 const RANK: Record<Severity, number> = { stop: 2, caution: 1, note: 0 };

@@ -1,0 +1,35 @@
+import { makeRule } from '../makeRule';
+import { nameOf } from '../words';
+
+/** Panels flatter than this turn the nose but little; steeper than the other they hardly hold it up [°]. */
+const FLATTEST = 28;
+const STEEPEST = 55;
+
+/** A V-tail at an angle that starves yaw or pitch. */
+export const flatVee = makeRule(
+  { id: 'flatVee', stage: 'tail', source: 'Lattice of the whole V; NACA Report 823 (Purser & Campbell, 1945)' },
+  (design, { lateral, pitch }) => {
+    const tail = design.surfaces.find(({ role }) => role === 'vTail');
+    if (!tail) return null;
+    const angle = Math.abs(tail.stations[0]!.dihedral);
+    if (angle >= FLATTEST && angle <= STEEPEST) return null;
+    const flat = angle < FLATTEST;
+    const sign = Math.sign(tail.stations[0]!.dihedral) || 1;
+    const effect = flat
+      ? `yaw stiffness ${lateral.yawStiffness?.toFixed(3) ?? 'unknown'} per radian`
+      : `pitch stiffness ${pitch.momentSlope?.toFixed(2) ?? 'unknown'} per radian`;
+    const to = (degrees: number) => ({
+      label: `Set its panels to ${degrees}°`,
+      change: tail.stations.slice(0, -1).map((_, index) => ({
+        field: `/surfaces/${tail.id}/stations/${index}/dihedral`,
+        value: sign * degrees,
+      })),
+    });
+    return {
+      severity: 'caution',
+      message: `The panels of ${nameOf(tail)} stand at ${angle.toFixed(0)}°: ${flat ? 'too flat to hold the nose in yaw' : 'too steep to hold it in pitch'} for their area (${effect}). Between 30° and 45° both are served.`,
+      numbers: { angle: (angle * Math.PI) / 180 },
+      remedies: flat ? [to(33), to(38)] : [to(45), to(40)],
+    };
+  },
+);

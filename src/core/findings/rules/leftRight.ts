@@ -1,0 +1,72 @@
+import type { Design } from '../../document/schema/design';
+import { degreesFromRadians } from '../../units/convert';
+import { controlsOf, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
+import type { FieldChange, Remedy } from '../finding';
+import { makeRule } from '../makeRule';
+import { nameOf } from '../words';
+
+/** Share of the travel that holding the wings level may take. */
+const NOTE = 0.08;
+const CAUTION = 0.25;
+const STOP = 0.8;
+/** Roll rate that takes a hand launch by surprise [°/s]. */
+const FAST_ROLL = 15;
+
+/** Left and right differ: a warp, an angle, a mass off the centre. Judged by the roll it asks to be held. */
+export const leftRight = makeRule(
+  { id: 'leftRight', stage: 'rigging', source: 'Antisymmetric lattice solution of the differences' },
+  (design, { asymmetry, trim, reference }) => {
+    if (!asymmetry || trim.speed === null || reference.span === null) return null;
+    const rolls = controlsOf(design, ROLL_CONTROLS);
+    const control = rolls.length > 0 ? rolls : controlsOf(design, YAW_CONTROLS);
+    const asked = degreesFromRadians(Math.abs((rolls.length > 0 ? asymmetry.aileron : asymmetry.rudder) ?? 0));
+    const travel = Math.min(...control.map(({ control: { throwUp, throwDown } }) => Math.min(throwUp, throwDown)));
+    const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
+    const share =
+      control.length === 0 ? (Math.abs(rate) > 3 ? 1 : 0) : travel > 0 ? asked / travel : Math.abs(rate) > 3 ? 1 : 0;
+    if (share < NOTE) return null;
+    const side = rate >= 0 ? 'right' : 'left';
+    return {
+      severity: share >= STOP ? 'stop' : share >= CAUTION || Math.abs(rate) >= FAST_ROLL ? 'caution' : 'note',
+      message:
+        `Left and right differ: let go, it rolls to the ${side} at ${Math.abs(rate).toFixed(0)}° a second. ` +
+        (control.length === 0
+          ? 'Nothing on it can hold that.'
+          : `Holding it takes ${asked.toFixed(1)}° of ${rolls.length > 0 ? 'aileron' : 'rudder'}, ${Math.round(share * 100)} % of the travel.`),
+      numbers: { rollRate: (rate * Math.PI) / 180, share },
+      remedies: alikeAgain(design),
+    };
+  },
+);
+
+/** Both sides brought to the mean of what was measured. */
+function alikeAgain(design: Design): Remedy[] {
+  return design.surfaces.flatMap((surface): Remedy[] => {
+    const { left, right } = surface.asBuilt ?? {};
+    const change = (['incidence', 'tipTwist'] as const).flatMap((reading): FieldChange[] => {
+      const drawn = reading === 'incidence' ? surface.incidence : surface.stations.at(-1)!.twist;
+      const [a, b] = [left?.[reading] ?? drawn, right?.[reading] ?? drawn];
+      if (Math.abs(a - b) < 0.05) return [];
+      const mean = Math.round(((a + b) / 2) * 100) / 100;
+      return [
+        ...(left?.[reading] === undefined
+          ? []
+          : [
+              {
+                field: `/surfaces/${surface.id}/asBuilt/left/${reading}`,
+                value: right?.[reading] === undefined ? drawn : mean,
+              },
+            ]),
+        ...(right?.[reading] === undefined
+          ? []
+          : [
+              {
+                field: `/surfaces/${surface.id}/asBuilt/right/${reading}`,
+                value: left?.[reading] === undefined ? drawn : mean,
+              },
+            ]),
+      ];
+    });
+    return change.length > 0 ? [{ label: `Make both sides of ${nameOf(surface)} alike`, change }] : [];
+  });
+}

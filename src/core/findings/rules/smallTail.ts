@@ -1,0 +1,34 @@
+import { scaledSurface } from '../../tail/scaleSurface';
+import { shareByArm } from '../../tail/shareByArm';
+import { makeRule } from '../makeRule';
+import { nameOf } from '../words';
+
+/** Of the usual share for this arm; below it the school calls the tail small. */
+const LEAST = 0.6;
+
+/** The level tail is small for its arm. Canards and tailless aircraft follow other rules. */
+export const smallTail = makeRule(
+  { id: 'smallTail', stage: 'tail', source: 'Tail share by arm, practice of the field ±20 %; tail volume S_t l/(S c̄)' },
+  (design, { tails, reference }) => {
+    const tail = design.surfaces.find(
+      ({ role, controls }) => (role === 'tailplane' || role === 'vTail') && controls.length > 0,
+    );
+    const volume = tails.find(({ surface }) => surface === tail?.id);
+    if (!tail || !volume || reference.meanChord === null || volume.arm <= 0) return null;
+    const share = (volume.horizontal * reference.meanChord) / volume.arm;
+    const usual = shareByArm('level', volume.arm / reference.meanChord);
+    if (share >= LEAST * usual) return null;
+    const grow = (factor: number) => ({
+      label: `Give ${nameOf(tail)} ${Math.round((factor - 1) * 100)} % more area`,
+      change: scaledSurface(tail, factor),
+    });
+    return {
+      severity: 'caution',
+      message:
+        `${nameOf(tail)} has ${(share * 100).toFixed(0)} % of the wing’s area on an arm of ${(volume.arm / reference.meanChord).toFixed(1)} chords, where about ${(usual * 100).toFixed(0)} % is usual ` +
+        `(tail volume ${volume.horizontal.toFixed(2)}): the window narrows and gusts pitch it.`,
+      numbers: { share, usual, volume: volume.horizontal },
+      remedies: [grow((1.02 * LEAST * usual) / share), grow(usual / share)],
+    };
+  },
+);
