@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { massItemSchema } from '@/core/document/schema/airframe';
 import { METRIC } from '@/core/units/formatQuantity';
 
 export const settingsSchema = z.object({
@@ -8,11 +9,18 @@ export const settingsSchema = z.object({
     mass: z.enum(['g', 'oz']),
     speed: z.enum(['m/s', 'km/h', 'mph']),
   }),
+  /** Equipment that the user has, as it was weighed. */
+  drawer: z
+    .array(massItemSchema.pick({ name: true, category: true, mass: true, size: true }))
+    .max(200)
+    .default([]),
 });
+
+export type DrawerEntry = Settings['drawer'][number];
 
 export type Settings = z.output<typeof settingsSchema>;
 
-const initialState: Settings = { units: METRIC };
+const initialState: Settings = { units: METRIC, drawer: [] };
 
 export const settingsSlice = createSlice({
   name: 'settings',
@@ -22,7 +30,15 @@ export const settingsSlice = createSlice({
     unitsChanged: (state, { payload }: PayloadAction<Partial<Settings['units']>>) => {
       Object.assign(state.units, payload);
     },
+    keptInDrawer: (state, { payload }: PayloadAction<DrawerEntry>) => {
+      const known = state.drawer.findIndex(({ name }) => name === payload.name);
+      if (known >= 0) state.drawer[known] = payload;
+      else if (state.drawer.length < 200) state.drawer.push(payload);
+    },
+    takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
+      state.drawer = state.drawer.filter(({ name }) => name !== payload);
+    },
   },
 });
 
-export const { settingsLoaded, unitsChanged } = settingsSlice.actions;
+export const { settingsLoaded, unitsChanged, keptInDrawer, takenFromDrawer } = settingsSlice.actions;

@@ -1,4 +1,10 @@
-import { configureStore, createListenerMiddleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import {
+  configureStore,
+  createListenerMiddleware,
+  isAnyOf,
+  type ThunkAction,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
 import { ActionCreators } from 'redux-undo';
 import type { Design } from '@/core/document/schema/design';
 import { type Autosave, createAutosave } from '@/storage/autosave';
@@ -8,7 +14,14 @@ import { analysisArrived, analysisCleared, analysisFailed, analysisReducer } fro
 import { documentOpened, documentReducer } from './documentSlice';
 import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
 import { sizingCleared, sizingSlice } from './sizingSlice';
-import { settingsLoaded, settingsSchema, settingsSlice, unitsChanged } from './settingsSlice';
+import {
+  keptInDrawer,
+  settingsLoaded,
+  settingsSchema,
+  settingsSlice,
+  takenFromDrawer,
+  unitsChanged,
+} from './settingsSlice';
 
 /** What hangs off the store: the browser's storage and the computing worker. */
 export interface Services {
@@ -85,7 +98,7 @@ export function makeStore(services: Services) {
     },
   });
   listeners.startListening({
-    actionCreator: unitsChanged,
+    matcher: isAnyOf(unitsChanged, keptInDrawer, takenFromDrawer),
     effect: () => void services.designs.writeSetting('settings', store.getState().settings),
   });
 

@@ -10,6 +10,8 @@ export interface Undercarriage {
   readonly turnoverAngle: number | null;
   /** Height of the lowest propeller tip over the ground, standing as drawn. */
   readonly propellerClearance: number | null;
+  /** The same with the nose brought up for lift-off (tricycle) or the datum level (tail wheel). */
+  readonly rotationClearance: number | null;
   readonly words: readonly string[];
 }
 
@@ -50,6 +52,7 @@ export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | nu
     ({ position, propellerDiameter }) => metres(position.z - propellerDiameter / 2) - ground,
   );
   const propellerClearance = tips.length > 0 ? Math.min(...tips) : null;
+  const rotationClearance = clearanceAt(design, main, layout === 'tricycle' ? ROTATION : 0);
   const words: string[] = [];
   if (layout === 'tricycle' && tipAngle < TIP_BACK.least)
     words.push(
@@ -75,7 +78,24 @@ export function undercarriageOf(design: Design, cg: Vector3): Undercarriage | nu
     words.push(
       `The propeller tip is ${Math.round(propellerClearance * 1000)} mm over the ground: 20 mm or more spares it. Keep hands and grass clear of it.`,
     );
-  return { layout, tipAngle, turnoverAngle, propellerClearance, words };
+  if (rotationClearance !== null && rotationClearance < LEAST_CLEARANCE && (propellerClearance ?? 1) >= LEAST_CLEARANCE)
+    words.push(
+      `At lift-off the propeller tip comes to ${Math.round(rotationClearance * 1000)} mm over the ground: longer legs, or a smaller propeller.`,
+    );
+  return { layout, tipAngle, turnoverAngle, propellerClearance, rotationClearance, words };
+}
+
+/** Nose-up angle of a lift-off [rad]. */
+const ROTATION = (12 * Math.PI) / 180;
+
+/** Height of the lowest propeller tip over the main contact when turned nose up about it. */
+function clearanceAt(design: Design, main: { x: number; z: number }, noseUp: number): number | null {
+  const tips = design.propulsion.map(({ position, propellerDiameter }) => {
+    const x = metres(position.x) - main.x;
+    const z = metres(position.z) - main.z;
+    return z * Math.cos(noseUp) - x * Math.sin(noseUp) - metres(propellerDiameter / 2) * Math.cos(noseUp);
+  });
+  return tips.length > 0 ? Math.min(...tips) : null;
 }
 
 function turnover(

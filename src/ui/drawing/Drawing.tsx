@@ -17,10 +17,19 @@ interface DrawingProps {
   readonly withAir?: boolean;
   readonly steeper?: number;
   readonly dimensioned?: string | null;
+  /** Only the view from the side, for low places. */
+  readonly sideOnly?: boolean;
 }
 
 /** Plan, side, front and 3D of one model, with zoom, pan and fit. */
-export function Drawing({ design, handles, withAir = false, steeper = 1, dimensioned = null }: DrawingProps) {
+export function Drawing({
+  design,
+  handles,
+  withAir = false,
+  steeper = 1,
+  dimensioned = null,
+  sideOnly = false,
+}: DrawingProps) {
   const [view, setView] = useState<View>('plan');
   const [whole, setWhole] = useState(false);
   const ref = useRef<HTMLDivElement>(null);
@@ -43,6 +52,7 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
           withAir={withAir}
           steeper={steeper}
           whole={whole}
+          sideOnly={sideOnly}
           zoom={zoom}
           ghost={ghost}
           dimensioned={dimensioned}
@@ -66,7 +76,7 @@ export function Drawing({ design, handles, withAir = false, steeper = 1, dimensi
         view={view}
         onView={setView}
         whole={whole}
-        onWhole={setWhole}
+        onWhole={sideOnly ? undefined : setWhole}
         closer={closer}
         further={further}
         fit={fit}

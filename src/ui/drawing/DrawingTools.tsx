@@ -16,7 +16,8 @@ interface DrawingToolsProps {
   readonly view: View;
   readonly onView: (view: View) => void;
   readonly whole: boolean;
-  readonly onWhole: (whole: boolean) => void;
+  /** Left out where there is no plan. */
+  readonly onWhole?: (whole: boolean) => void;
   readonly closer: () => void;
   readonly further: () => void;
   readonly fit: () => void;
@@ -29,7 +30,7 @@ export const DrawingTools = memo(function DrawingTools(props: DrawingToolsProps)
   const snapping = useAppSelector((state) => state.session.snapping);
   return (
     <div className="absolute top-2 right-2 flex items-center gap-1 bg-paper/85">
-      {view === 'plan' && (
+      {view === 'plan' && onWhole && (
         <Button look="quiet" aria-pressed={whole} onClick={() => onWhole(!whole)}>
           {whole ? 'Right half' : 'Both halves'}
         </Button>

@@ -21,6 +21,7 @@ interface PlanAndSideProps {
   /** Draw the air too: wash at each surface, neutral point without tail. */
   readonly withAir?: boolean;
   readonly whole: boolean;
+  readonly sideOnly?: boolean;
   readonly zoom: Zoom;
   /** Another state of the design, drawn dashed underneath. */
   readonly ghost: Design | null;
@@ -36,6 +37,7 @@ export function PlanAndSide({
   handles,
   withAir = false,
   whole,
+  sideOnly = false,
   zoom,
   ghost,
   dimensioned,
@@ -53,8 +55,8 @@ export function PlanAndSide({
   const extents = dragging ? held : wanted;
 
   const frame = useMemo(
-    () => planFrame({ width, height, extents, whole, zoom }),
-    [width, height, extents, whole, zoom],
+    () => planFrame({ width, height, extents, whole, sideOnly, zoom }),
+    [width, height, extents, whole, sideOnly, zoom],
   );
   const { u, plan, side, scale } = frame;
   const focus = placed.find(({ id }) => id === dimensioned) ?? null;

@@ -14,12 +14,12 @@ interface PlanGeometryProps {
 
 /** What is cut and bought, plan above, side below; drawn anew only when the document or the scale changes. */
 export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, steeper }: PlanGeometryProps) {
-  const { u, plan, side, path, both, extents, whole, centreLine, width, height, scale } = frame;
+  const { u, plan, side, path, both, extents, whole, sideOnly, centreLine, width, height, scale } = frame;
   return (
     <>
       <g aria-hidden="true" fontSize={12} fill="var(--color-faint)">
         <text x={14} y={Math.max(18, plan(extents.yMax) - 14)}>
-          {whole ? 'Plan' : 'Plan, right half'}
+          {sideOnly ? '' : whole ? 'Plan' : 'Plan, right half'}
         </text>
         <text x={14} y={side(extents.zMax) - 8}>
           Side
@@ -48,16 +48,18 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
         {design.bodies.map((body) => (
           <g key={body.id}>
             <clipPath id={`clip-${body.id}`}>
-              <rect x={0} y={0} width={width} height={whole ? height : centreLine} />
+              <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
             </clipPath>
-            {(body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
-              <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
-            ))}
+            {!sideOnly &&
+              (body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
+                <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
+              ))}
             <path d={path(bodySide(body), side)} />
           </g>
         ))}
         {placed.map((surface) => {
-          const outline = planOutline(surface);
+          const shape = planOutline(surface);
+          const outline = sideOnly ? null : shape;
           return (
             <g key={surface.id}>
               {outline &&
@@ -94,7 +96,7 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
                   opacity={index === 0 ? 1 : 0.55}
                 />
               ))}
-              {!outline &&
+              {!shape &&
                 hingeLines(surface, 'side').map((line, index) => (
                   <path key={`v${index}`} d={path(line, side, false)} fill="none" strokeWidth={1} />
                 ))}
@@ -109,6 +111,17 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
               strokeLinecap="round"
               stroke="var(--color-faint)"
             />
+          </g>
+        ))}
+        {design.wheels.map(({ id, position, diameter }) => (
+          <g key={id} fill="none">
+            <circle
+              cx={u(position.x)}
+              cy={side(position.z)}
+              r={Math.max(2, (diameter / 2) * scale)}
+              strokeWidth={1.6}
+            />
+            <circle cx={u(position.x)} cy={side(position.z)} r={1.5} fill="var(--color-graphite)" stroke="none" />
           </g>
         ))}
         {design.massItems.map((item) => {

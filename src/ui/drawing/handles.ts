@@ -184,6 +184,29 @@ export function itemHandle(item: MassItem): Handle {
   };
 }
 
-/** Handles of the parts that slide for balance, or of every part. */
+/** A part that may also be set higher or lower. */
+function freeItemHandle(item: MassItem): Handle {
+  const handle = itemHandle(item);
+  return {
+    ...handle,
+    axes: 'both',
+    valueText: `${handle.valueText}, ${Math.round(item.position.z)} mm above it`,
+    edits: (dx, dy) => [
+      ...handle.edits(dx, 0),
+      ...(dy === 0
+        ? []
+        : [
+            {
+              field: `/massItems/${item.id}/position/z`,
+              value: within('position', Math.round((item.position.z + dy) * 10) / 10),
+            },
+          ]),
+    ],
+  };
+}
+
+/** Handles of the parts that slide for balance, or of every part, which then also move up and down. */
 export const itemHandles = (design: Design, every: boolean): Handle[] =>
-  design.massItems.filter(({ attachment }) => every || attachment.kind === 'slides').map(itemHandle);
+  every
+    ? design.massItems.map(freeItemHandle)
+    : design.massItems.filter(({ attachment }) => attachment.kind === 'slides').map(itemHandle);

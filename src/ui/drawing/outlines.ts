@@ -105,6 +105,10 @@ export function extentsOf(design: Design, placed: readonly PlacedSurface[]): Ext
     xs.push(position.x - (size?.length ?? 20) / 2, position.x + (size?.length ?? 20) / 2);
     zs.push(position.z - 12, position.z + 12);
   }
+  for (const { position, diameter } of design.wheels) {
+    xs.push(position.x - diameter / 2, position.x + diameter / 2);
+    zs.push(position.z - diameter / 2);
+  }
   for (const { position, propellerDiameter } of design.propulsion) {
     xs.push(position.x);
     zs.push(position.z + propellerDiameter / 2, position.z - propellerDiameter / 2);

@@ -13,6 +13,8 @@ export interface PlanFrame {
   readonly scale: number;
   readonly extents: Extents;
   readonly whole: boolean;
+  /** Only the view from the side is drawn. */
+  readonly sideOnly: boolean;
   readonly centreLine: number;
   readonly u: (x: number) => number;
   readonly plan: (y: number) => number;
@@ -27,23 +29,26 @@ interface FrameInput {
   readonly height: number;
   readonly extents: Extents;
   readonly whole: boolean;
+  readonly sideOnly: boolean;
   readonly zoom: Zoom;
 }
 
-export function planFrame({ width, height, extents, whole, zoom }: FrameInput): PlanFrame {
-  const sides = whole ? 2 : 1;
+export function planFrame({ width, height, extents, whole, sideOnly, zoom }: FrameInput): PlanFrame {
+  const sides = sideOnly ? 0 : whole ? 2 : 1;
+  const gap = sideOnly ? 0 : GAP;
   const tall = sides * extents.yMax + (extents.zMax - extents.zMin);
   const fitted = Math.max(
     0.02,
-    Math.min((width - 2 * PADDING) / (extents.xMax - extents.xMin), (height - 2 * PADDING - GAP) / tall),
+    Math.min((width - 2 * PADDING) / (extents.xMax - extents.xMin), (height - 2 * PADDING - gap) / tall),
   );
   const scale = fitted * zoom.factor;
   const zoomX = (x: number) => width / 2 + (x - width / 2) * zoom.factor + zoom.x;
   const zoomY = (y: number) => height / 2 + (y - height / 2) * zoom.factor + zoom.y;
   const left = zoomX((width - (extents.xMax - extents.xMin) * fitted) / 2 - extents.xMin * fitted);
-  const top = Math.max(PADDING, (height - tall * fitted - GAP) / 2);
-  const centreLine = zoomY(top + extents.yMax * fitted);
-  const datum = zoomY(top + sides * extents.yMax * fitted + GAP + extents.zMax * fitted);
+  const top = Math.max(PADDING, (height - tall * fitted - gap) / 2);
+  // Off the paper when there is no plan.
+  const centreLine = sideOnly ? -1e5 : zoomY(top + extents.yMax * fitted);
+  const datum = zoomY(top + sides * extents.yMax * fitted + gap + extents.zMax * fitted);
   const u = (x: number) => left + x * scale;
   return {
     width,
@@ -51,6 +56,7 @@ export function planFrame({ width, height, extents, whole, zoom }: FrameInput): 
     scale,
     extents,
     whole,
+    sideOnly,
     centreLine,
     u,
     plan: (y) => centreLine - y * scale,

@@ -4,6 +4,7 @@ import { previewDropped } from '@/store/analysisSlice';
 import { applyRemedy, previewRemedy } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
+import { STAGES } from '../stages/stages';
 
 const LOOK = {
   stop: {
@@ -69,7 +70,8 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
   return (
     <li className={`border-l-4 p-2 text-sm ${box}`} data-finding={finding.id}>
       <p className={`flex items-center gap-1.5 font-semibold ${head}`}>
-        {icon} {word}
+        {icon} {word}{' '}
+        <span className="font-normal text-faint">{STAGES.find(({ id }) => id === finding.stage)?.name}</span>
       </p>
       <p className="mt-0.5">{finding.message}</p>
       {finding.remedies.length > 0 && (

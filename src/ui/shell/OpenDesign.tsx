@@ -15,11 +15,12 @@ import { MarkDefinitions } from '../marks/marks';
 import { RiggingStage } from '../rigging/RiggingStage';
 import { ChosenSection } from '../section/SectionSheet';
 import { SectionStage } from '../section/SectionStage';
-import { BalanceStage } from '../stages/BalanceStage';
-import { StabilityStage } from '../stages/StabilityStage';
+import { BalanceStage } from '../balance/BalanceStage';
+import { StabilityStage } from '../stability/StabilityStage';
 import { SurfaceStage } from '../surface/SurfaceStage';
 import { useChosenSurface } from '../surface/useChosen';
-import { WeightsStage } from '../stages/WeightsStage';
+import { WeightsBench } from '../weights/WeightsBench';
+import { WeightsStage } from '../weights/WeightsStage';
 import { Header } from './Header';
 import { PacedProvider } from './PacedProvider';
 import { StageList } from './StageList';
@@ -115,6 +116,7 @@ function StageDrawing({ design, stage }: StageProps) {
     }
     return itemHandles(design, stage === 'weights');
   }, [design, stage, roles, chosen, snap, locked]);
+  if (stage === 'weights') return <WeightsBench design={design} handles={handles} />;
   return (
     <Drawing
       design={design}

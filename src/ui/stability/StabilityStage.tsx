@@ -1,10 +1,13 @@
 import { lazy, Suspense } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Mode } from '@/core/motion/linearModes';
-import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
+import { decimal, formatValue } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact, Why } from '../numbers/Derived';
+import { Schools } from '../balance/Schools';
 import { Section } from '../numbers/Section';
+import { ControlFeelSection } from './ControlFeelSection';
+import { InPlainWords } from './InPlainWords';
 
 const SpanLoadingChart = lazy(() => import('./SpanLoadingChart'));
 
@@ -27,13 +30,10 @@ export function StabilityStage() {
   const analysis = useAppSelector((state) => state.analysis.current);
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="p-3 text-sm text-faint">Computing…</p>;
-  const { pitch, window, schools, lateral, stall, speeds, mass } = analysis;
-  const target =
-    window.aft !== null && window.forward !== null
-      ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (analysis.reference.meanChord ?? 0))) / 2
-      : null;
+  const { pitch, lateral, stall, speeds } = analysis;
   return (
     <>
+      <InPlainWords analysis={analysis} />
       <Section title="Pitch">
         <Derived id="neutralPoint" label="Neutral point, whole" />
         <Derived
@@ -42,6 +42,13 @@ export function StabilityStage() {
           why={pitch.reasons['neutralPointWithoutTail'] ?? 'not known'}
         />
         <Derived id="staticMargin" />
+        <Fact label="Manoeuvre margin">
+          {pitch.manoeuvreMargin === null ? (
+            <Why text={pitch.reasons['manoeuvreMargin']} />
+          ) : (
+            `${decimal(pitch.manoeuvreMargin * 100, 1)} %`
+          )}
+        </Fact>
         <Derived id="window" />
         <Derived
           id="downwash"
@@ -55,39 +62,7 @@ export function StabilityStage() {
         <Derived id="pitchDamping" />
       </Section>
       <RiggingAndMixes analysis={analysis} />
-      <Section title="Rules of thumb beside it">
-        <table className="w-full text-[13px]">
-          <caption className="sr-only">Where each rule would put the balance point, from the datum</caption>
-          <tbody>
-            {schools.map((school) => (
-              <tr key={school.id} className="border-b border-soft">
-                <th scope="row" className="py-1 text-left font-normal">
-                  {school.name}
-                </th>
-                <td className="text-right font-medium whitespace-nowrap">
-                  {formatLength(school.from * 1000, units, 0)}
-                  {school.to !== school.from && ` to ${formatLength(school.to * 1000, units, 0)}`}
-                </td>
-                <td className="w-24 text-right text-faint">
-                  {target !== null &&
-                    `${school.from > target ? '+' : '−'}${formatLength(Math.abs(school.from - target) * 1000, units, 0)}`}
-                </td>
-              </tr>
-            ))}
-            {target !== null && (
-              <tr>
-                <th scope="row" className="py-1 text-left font-normal">
-                  Computed: middle of the useful window
-                </th>
-                <td className="text-right font-medium">{formatLength(target * 1000, units, 0)}</td>
-                <td className="text-right text-faint">
-                  {mass.cg && `now ${formatLength(mass.cg[0] * 1000, units, 0)}`}
-                </td>
-              </tr>
-            )}
-          </tbody>
-        </table>
-      </Section>
+      <ControlFeelSection />
       <Section title="Stall along the span">
         {stall.strips.length > 0 ? (
           <>
@@ -144,6 +119,7 @@ export function StabilityStage() {
         />
         <Derived id="drag" />
       </Section>
+      <Schools />
       <Motion motion={analysis.motion} />
       <Section title="Roll and yaw, per radian">
         {LATERAL.map(([key, label]) => (

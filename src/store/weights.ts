@@ -1,0 +1,73 @@
+import type { MassItem } from '@/core/document/schema/airframe';
+import type { Design } from '@/core/document/schema/design';
+import type { Equipment } from '@/core/equipment/library';
+import { readWeights } from '@/files/weightsTable';
+import { editDesign, type EditOutcome } from './edit';
+import type { DrawerEntry } from './settingsSlice';
+import type { AppThunk } from './store';
+
+function freshItemId({ massItems }: Design): string {
+  let number = massItems.length + 1;
+  while (massItems.some(({ id }) => id === `part${number}`)) number++;
+  return `part${number}`;
+}
+
+/** Puts a bought part or an empty line in, about where it balances now, so that nothing moves until it is placed. */
+export const addItem =
+  (from: Equipment | DrawerEntry | null): AppThunk<EditOutcome> =>
+  (dispatch, getState) => {
+    const cg = getState().analysis.current?.mass.cg;
+    return dispatch(
+      editDesign((design) => {
+        const id = freshItemId(design);
+        const item: MassItem = {
+          id,
+          name: from?.name ?? `Part ${design.massItems.length + 1}`,
+          category: from?.category ?? 'other',
+          mass: from?.mass ?? 10,
+          position: { x: Math.round((cg?.[0] ?? 0.2) * 1000), y: 0, z: Math.round((cg?.[2] ?? 0) * 1000) },
+          ...(from?.size ? { size: { ...from.size } } : {}),
+          mirrored: false,
+          attachment: { kind: 'fixed' },
+        };
+        return { ...design, massItems: [...design.massItems, item] };
+      }),
+    );
+  };
+
+/** Takes equipment out, with the assemblies and tolerances that name it. */
+export const removeItem = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    massItems: design.massItems.filter((item) => item.id !== id),
+    tolerances: design.tolerances.filter(({ field }) => !field.startsWith(`/massItems/${id}/`)),
+    assemblies: design.assemblies.map((assembly) => ({
+      ...assembly,
+      massItems: assembly.massItems.filter((item) => item !== id),
+    })),
+  }));
+
+export type PasteOutcome =
+  | { readonly ok: true; readonly changed: number; readonly added: number }
+  | { readonly ok: false; readonly message: string };
+
+/** Takes rows of weights over, all or none. One step back. */
+export const pasteWeights =
+  (text: string): AppThunk<PasteOutcome> =>
+  (dispatch, getState) => {
+    const design = getState().document.present;
+    if (!design) return { ok: false, message: 'No design is open.' };
+    const read = readWeights(design, text);
+    if (!read.ok) return read;
+    const weighed = <Part extends { readonly id: string; readonly measuredMass?: number }>(part: Part): Part =>
+      read.weighed[part.id] === undefined ? part : { ...part, measuredMass: read.weighed[part.id] };
+    const outcome = dispatch(
+      editDesign((current) => ({
+        ...current,
+        massItems: [...read.items],
+        surfaces: current.surfaces.map(weighed),
+        bodies: current.bodies.map(weighed),
+      })),
+    );
+    return outcome ? { ok: false, message: outcome.message } : { ok: true, changed: read.changed, added: read.added };
+  };

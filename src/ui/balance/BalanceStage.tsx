@@ -1,0 +1,80 @@
+import type { Design } from '@/core/document/schema/design';
+import { setFields } from '@/store/edit';
+import { useAppDispatch } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { Section } from '../numbers/Section';
+import { BringItTo } from './BringItTo';
+import { HowHeavy } from './HowHeavy';
+import { Schools } from './Schools';
+import { TryAdding } from './TryAdding';
+import { UndercarriageFields } from './UndercarriageFields';
+import { WhereItBalances } from './WhereItBalances';
+
+/** Where it balances, where it should, how it gets there, and how heavy it may become. */
+export function BalanceStage({ design }: { readonly design: Design }) {
+  return (
+    <>
+      <WhereItBalances design={design} />
+      <BringItTo design={design} />
+      <Wanted design={design} />
+      <Schools />
+      <HowHeavy design={design} />
+      <TryAdding design={design} />
+      <UndercarriageFields design={design} />
+    </>
+  );
+}
+
+function Wanted({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const set =
+    (field: string, factor = 1) =>
+    (value: number) =>
+      dispatch(setFields([{ field, value: value / factor }]));
+  return (
+    <Section title="Wanted">
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
+        <QuantityField
+          label="Least static margin"
+          kind="percent"
+          value={design.balance.minimumStaticMargin * 100}
+          onCommit={set('/balance/minimumStaticMargin', 100)}
+        />
+        <QuantityField
+          label="Greatest static margin"
+          kind="percent"
+          value={design.balance.maximumStaticMargin * 100}
+          onCommit={set('/balance/maximumStaticMargin', 100)}
+        />
+        <QuantityField
+          label="Cruise speed"
+          kind="speed"
+          value={design.conditions.cruiseSpeed}
+          onCommit={set('/conditions/cruiseSpeed')}
+        />
+        <QuantityField
+          label="Field above sea (m)"
+          kind="number"
+          value={design.conditions.elevation}
+          onCommit={set('/conditions/elevation')}
+          step={10}
+        />
+        <QuantityField
+          label="Air temperature (°C)"
+          kind="number"
+          value={design.conditions.temperature}
+          onCommit={set('/conditions/temperature')}
+          step={1}
+        />
+        <QuantityField
+          label="Stated C_Lmax (empty: computed)"
+          kind="number"
+          value={design.balance.statedMaximumLift}
+          placeholder="computed"
+          onCommit={set('/balance/statedMaximumLift')}
+          onClear={() => dispatch(setFields([{ field: '/balance/statedMaximumLift', value: undefined }]))}
+        />
+      </div>
+    </Section>
+  );
+}

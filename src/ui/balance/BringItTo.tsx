@@ -1,0 +1,161 @@
+import { useEffect, useMemo, useState } from 'react';
+import { type BalanceWay, balanceWays } from '@/core/balance/ways';
+import type { Analysis } from '@/core/analyse';
+import { withFields } from '@/core/document/applyChange';
+import type { Design } from '@/core/document/schema/design';
+import { decimal, formatMass } from '@/core/units/formatQuantity';
+import { analyseVariant, setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+
+type Goal = 'window' | 'margin' | 'place';
+
+/** What each of these ways does; those of an earlier target are not shown. */
+interface Found {
+  readonly ways: readonly BalanceWay[];
+  readonly effects: Readonly<Record<string, Analysis>>;
+}
+
+/** Where to balance, and each way to get there with what it does to margin and weight. */
+export function BringItTo({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const [goal, setGoal] = useState<Goal>('margin');
+  const [margin, setMargin] = useState<number | null>(null);
+  const [place, setPlace] = useState<number | null>(null);
+  const [found, setFound] = useState<Found>({ ways: [], effects: {} });
+  const wantedMargin =
+    margin ?? (design.balance.minimumStaticMargin + Math.min(design.balance.maximumStaticMargin, 0.15)) / 2;
+  const target = analysis && targetOf(analysis, goal, wantedMargin, place);
+  const ways = useMemo(
+    () => (analysis && target !== null && target !== undefined ? balanceWays(design, analysis, target) : []),
+    [design, analysis, target],
+  );
+
+  useEffect(() => {
+    let current = true;
+    // One after another: each is a whole analysis, and a newer target ends it.
+    void (async () => {
+      for (const way of ways) {
+        const result = await dispatch(analyseVariant(withFields(design, way.change)));
+        if (!current) return;
+        if (result)
+          setFound((before) => ({
+            ways,
+            effects: { ...(before.ways === ways ? before.effects : {}), [way.id]: result },
+          }));
+      }
+    })();
+    return () => {
+      current = false;
+    };
+  }, [ways, design, dispatch]);
+
+  const effects = found.ways === ways ? found.effects : {};
+  if (!analysis || analysis.mass.cg === null) return null;
+  return (
+    <Section title="Bring it to">
+      <div className="grid grid-cols-[1fr_1fr] items-end gap-x-2">
+        <SelectField
+          label="Balance at"
+          value={goal}
+          options={[
+            ['margin', 'a static margin'],
+            ['window', 'the middle of the window'],
+            ['place', 'a place'],
+          ]}
+          onChange={setGoal}
+        />
+        {goal === 'margin' && (
+          <QuantityField
+            label="Margin"
+            kind="percent"
+            value={wantedMargin * 100}
+            onCommit={(value) => {
+              if (!(value > -50 && value < 100)) return { path: '', message: 'must lie between −50 % and 100 %' };
+              setMargin(value / 100);
+              return null;
+            }}
+          />
+        )}
+        {goal === 'place' && (
+          <QuantityField
+            label="Aft of the datum"
+            kind="length"
+            value={(place ?? analysis.mass.cg[0]) * 1000}
+            onCommit={(value) => {
+              setPlace(value / 1000);
+              return null;
+            }}
+          />
+        )}
+      </div>
+      {ways.length === 0 && (
+        <p className="mt-1.5 text-[13px] text-faint">
+          {target === null
+            ? 'There is no such place: the limits cross, or the neutral point is not known.'
+            : 'Nothing can be moved for it yet. Let a part slide in a bay, or add ballast.'}
+        </p>
+      )}
+      <ul className="mt-1.5" data-testid="ways">
+        {ways.map((way) => (
+          <Way
+            key={way.id}
+            way={way}
+            effect={effects[way.id]}
+            before={analysis}
+            units={units}
+            onTake={() => dispatch(setFields(way.change))}
+          />
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+function targetOf(analysis: Analysis, goal: Goal, margin: number, place: number | null): number | null {
+  const { pitch, reference, window, mass } = analysis;
+  if (goal === 'place') return place ?? mass.cg?.[0] ?? null;
+  if (goal === 'margin')
+    return pitch.neutralPoint === null || reference.meanChord === null
+      ? null
+      : pitch.neutralPoint - margin * reference.meanChord;
+  return window.forward === null || window.aft === null || window.aft <= window.forward
+    ? null
+    : (window.forward + window.aft) / 2;
+}
+
+interface WayProps {
+  readonly way: BalanceWay;
+  readonly effect: Analysis | undefined;
+  readonly before: Analysis;
+  readonly units: Parameters<typeof formatMass>[1];
+  readonly onTake: () => void;
+}
+
+function Way({ way, effect, before, units, onTake }: WayProps) {
+  const gained =
+    effect && before.mass.total !== null && effect.mass.total !== null
+      ? (effect.mass.total - before.mass.total) * 1000
+      : 0;
+  return (
+    <li className="flex items-start gap-2 border-t border-soft py-1 text-sm">
+      <span className="min-w-0 flex-1">
+        {way.label}
+        <span className="block text-[13px] text-faint">
+          {effect?.pitch.staticMargin != null
+            ? `then ${decimal(effect.pitch.staticMargin * 100, 1)} % margin${Math.abs(gained) >= 0.5 ? `, ${gained > 0 ? '+' : '−'}${formatMass(Math.abs(gained), units)}` : ', no heavier'}`
+            : 'computing…'}
+        </span>
+        {way.because && <span className="block text-[13px] text-caution">{way.because}</span>}
+      </span>
+      <Button onClick={onTake} aria-label={`Take: ${way.label}`}>
+        Take
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,48 @@
+import { formatLength } from '@/core/units/formatQuantity';
+import { useAppSelector } from '@/store/hooks';
+import { Section } from '../numbers/Section';
+
+/** Where each rule of thumb would balance it, beside the computed window, and how far they are apart. */
+export function Schools() {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const units = useAppSelector((state) => state.settings.units);
+  if (!analysis || analysis.schools.length === 0) return null;
+  const { schools, window, reference, mass } = analysis;
+  const target =
+    window.aft !== null && window.forward !== null
+      ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (reference.meanChord ?? 0))) / 2
+      : null;
+  return (
+    <Section title="Rules of thumb beside it">
+      <table className="w-full text-[13px]" data-testid="schools">
+        <caption className="sr-only">Where each rule would put the balance point, from the datum</caption>
+        <tbody>
+          {schools.map((school) => (
+            <tr key={school.id} className="border-b border-soft">
+              <th scope="row" className="py-1 text-left font-normal">
+                {school.name}
+              </th>
+              <td className="text-right font-medium whitespace-nowrap">
+                {formatLength(school.from * 1000, units, 0)}
+                {school.to !== school.from && ` to ${formatLength(school.to * 1000, units, 0)}`}
+              </td>
+              <td className="w-24 text-right text-faint">
+                {target !== null &&
+                  `${school.from > target ? '+' : '−'}${formatLength(Math.abs(school.from - target) * 1000, units, 0)}`}
+              </td>
+            </tr>
+          ))}
+          {target !== null && (
+            <tr>
+              <th scope="row" className="py-1 text-left font-normal">
+                Computed: middle of the useful window
+              </th>
+              <td className="text-right font-medium">{formatLength(target * 1000, units, 0)}</td>
+              <td className="text-right text-faint">{mass.cg && `now ${formatLength(mass.cg[0] * 1000, units, 0)}`}</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </Section>
+  );
+}

@@ -1,0 +1,135 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { bellyClearance, undercarriageOf } from '@/core/balance/undercarriage';
+import type { Design } from '@/core/document/schema/design';
+import { decimal, formatLength } from '@/core/units/formatQuantity';
+import { editDesign, setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { Button, IconButton } from '../shell/buttons';
+
+const LAYOUTS = { tricycle: 'Nose wheel', tailDragger: 'Tail wheel', skid: 'Skid' } as const;
+const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°`;
+
+/** Wheels and skids: where they stand, when it tips over, and how far the propeller is from the ground. */
+export function UndercarriageFields({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const cg = useAppSelector((state) => state.analysis.current?.mass.cg);
+  const gear = cg ? undercarriageOf(design, cg) : null;
+  const belly = bellyClearance(design);
+  const add = (mirrored: boolean) =>
+    dispatch(
+      editDesign((current) => {
+        let number = current.wheels.length + 1;
+        while (current.wheels.some(({ id }) => id === `wheel${number}`)) number++;
+        const balance = (cg?.[0] ?? 0.2) * 1000;
+        const rear = Math.max(...current.surfaces.map(({ position }) => position.x), balance + 200);
+        return {
+          ...current,
+          wheels: [
+            ...current.wheels,
+            mirrored
+              ? {
+                  id: `wheel${number}`,
+                  position: { x: Math.round(balance - 45), y: 110, z: -130 },
+                  diameter: 60,
+                  mirrored,
+                }
+              : { id: `wheel${number}`, position: { x: Math.round(rear), y: 0, z: -40 }, diameter: 20, mirrored },
+          ],
+        };
+      }),
+    );
+  return (
+    <Section
+      title="Undercarriage"
+      aside={
+        <span className="flex gap-1">
+          <Button onClick={() => add(true)}>
+            <Plus size={14} aria-hidden="true" /> Pair
+          </Button>
+          <Button onClick={() => add(false)}>
+            <Plus size={14} aria-hidden="true" /> One
+          </Button>
+        </span>
+      }
+    >
+      {design.wheels.length === 0 && (
+        <p className="text-[13px] text-faint">
+          It lands on its belly.
+          {belly !== null &&
+            (belly >= 0
+              ? ` The propeller stays ${formatLength(belly * 1000, units, 0)} above it.`
+              : ` The propeller reaches ${formatLength(-belly * 1000, units, 0)} below it: land with it stopped, folded or across, or put a skid under it.`)}
+        </p>
+      )}
+      <ul className="space-y-1">
+        {design.wheels.map((wheel, index) => {
+          const set = (key: string) => (value: number) =>
+            dispatch(setFields([{ field: `/wheels/${wheel.id}/${key}`, value }]));
+          return (
+            <li key={wheel.id} className="grid grid-cols-[1fr_1fr_1fr_1fr_28px] items-end gap-1">
+              <QuantityField
+                label={`${index + 1} aft`}
+                kind="length"
+                value={wheel.position.x}
+                onCommit={set('position/x')}
+              />
+              {wheel.mirrored ? (
+                <QuantityField
+                  label={`${index + 1} off`}
+                  kind="length"
+                  value={wheel.position.y}
+                  onCommit={set('position/y')}
+                />
+              ) : (
+                <span className="pb-1 text-[13px] text-faint">centre</span>
+              )}
+              <QuantityField
+                label={`${index + 1} up`}
+                kind="length"
+                value={wheel.position.z}
+                onCommit={set('position/z')}
+              />
+              <QuantityField label={`${index + 1} ∅`} kind="length" value={wheel.diameter} onCommit={set('diameter')} />
+              <IconButton
+                label={`Take wheel ${index + 1} out`}
+                className="!size-7"
+                icon={<Trash2 size={14} />}
+                onClick={() =>
+                  dispatch(
+                    editDesign((current) => ({
+                      ...current,
+                      wheels: current.wheels.filter(({ id }) => id !== wheel.id),
+                    })),
+                  )
+                }
+              />
+            </li>
+          );
+        })}
+      </ul>
+      {gear && (
+        <div className="mt-1.5">
+          <Fact label={`${LAYOUTS[gear.layout]}: tips over beyond`}>{degrees(gear.tipAngle)}</Fact>
+          {gear.turnoverAngle !== null && (
+            <Fact label="Turnover angle (at most 63° is usual)">{degrees(gear.turnoverAngle)}</Fact>
+          )}
+          {gear.propellerClearance !== null && (
+            <Fact label="Propeller over the ground, at lift-off">
+              {formatLength(gear.propellerClearance * 1000, units, 0)}
+              {gear.rotationClearance !== null && `, ${formatLength(gear.rotationClearance * 1000, units, 0)}`}
+            </Fact>
+          )}
+          {gear.words.map((words) => (
+            <p key={words} className="mt-1 text-[13px] text-caution">
+              {words}
+            </p>
+          ))}
+        </div>
+      )}
+    </Section>
+  );
+}

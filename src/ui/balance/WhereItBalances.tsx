@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { standReadings } from '@/core/balance/ways';
+import type { Design } from '@/core/document/schema/design';
+import { placeSurface, planformAt } from '@/core/geometry/layout';
+import { decimal, formatLength, formatMass } from '@/core/units/formatQuantity';
+import { useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { Derived, Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+
+/** The point in all three directions, the marks for it on the airframe, and what two scales should read. */
+export function WhereItBalances({ design }: { readonly design: Design }) {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const units = useAppSelector((state) => state.settings.units);
+  if (!analysis) return null;
+  const { mass, window, reference } = analysis;
+  return (
+    <Section title="Balance">
+      <Derived id="centreOfGravity" />
+      <Derived id="neutralPoint" />
+      <Derived id="staticMargin" />
+      <Derived id="window" />
+      {mass.cg && mass.inertia && (
+        <>
+          <Fact label="Beside, above the datum">
+            {formatLength(mass.cg[1] * 1000, units)}, {formatLength(mass.cg[2] * 1000, units)}
+          </Fact>
+          <Fact label="Inertia: roll, pitch, yaw">
+            {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz].map((value) => decimal(value * 1000, 2)).join(', ')}{' '}
+            g·m²
+          </Fact>
+          {reference.meanChord !== null && (
+            <Fact label="In the mean chord">
+              {decimal((100 * (mass.cg[0] - reference.meanChordLeadingEdge!)) / reference.meanChord, 1)} %
+            </Fact>
+          )}
+          <Marks design={design} balance={mass.cg[0] * 1000} />
+        </>
+      )}
+      {window.forwardBecause && (
+        <p className="mt-1.5 text-[13px] text-faint">
+          <strong className="font-semibold text-graphite">Front:</strong> {window.forwardBecause}{' '}
+          <strong className="font-semibold text-graphite">Rear:</strong> {window.aftBecause}
+        </p>
+      )}
+      {mass.cg && mass.total !== null && <Stand design={design} total={mass.total} x={mass.cg[0]} />}
+    </Section>
+  );
+}
+
+/** Where to put the pencil: behind the leading edge, where each wing meets the fuselage. */
+function Marks({ design, balance }: { readonly design: Design; readonly balance: number }) {
+  const units = useAppSelector((state) => state.settings.units);
+  return design.surfaces
+    .filter(({ role }) => role === 'wing' || role === 'secondWing')
+    .map((wing) => {
+      const half = Math.max(
+        0,
+        ...design.bodies
+          .filter(({ mirrored }) => !mirrored)
+          .flatMap(({ frames }) => frames.map(({ width }) => width / 2)),
+      );
+      const placed = placeSurface(wing);
+      const edge = planformAt(placed, Math.min(half / 1000, placed.stations.at(-1)!.distance)).x * 1000;
+      const behind = balance - edge;
+      return (
+        <Fact key={wing.id} label={`Mark on ${(wing.name || wing.id).toLowerCase()}, fuselage side`}>
+          {formatLength(Math.abs(behind), units)} {behind >= 0 ? 'behind' : 'ahead of'} its edge
+        </Fact>
+      );
+    });
+}
+
+/** Supports of a balance stand and what a scale under each should read. */
+function Stand({ design, total, x }: { readonly design: Design; readonly total: number; readonly x: number }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const wing = design.surfaces.find(({ role }) => role === 'wing');
+  const rear = Math.max(...design.surfaces.map(({ position }) => position.x), (x + 0.2) * 1000);
+  const [places, setPlaces] = useState<{ front: number | null; rear: number | null }>({ front: null, rear: null });
+  const from = places.front ?? Math.round(wing?.position.x ?? 0);
+  const to = places.rear ?? Math.round(rear);
+  const readings = standReadings({ total, x }, from / 1000, to / 1000);
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-x-2 gap-y-1">
+      <QuantityField
+        label="Front support at"
+        kind="length"
+        value={from}
+        onCommit={(front) => {
+          setPlaces({ ...places, front });
+          return null;
+        }}
+      />
+      <QuantityField
+        label="Rear support at"
+        kind="length"
+        value={to}
+        onCommit={(next) => {
+          setPlaces({ ...places, rear: next });
+          return null;
+        }}
+      />
+      <p className="col-span-2 text-[13px]">
+        {readings
+          ? `Scales should read ${formatMass(readings.front * 1000, units, 1)} in front and ${formatMass(readings.rear * 1000, units, 1)} behind.`
+          : 'The rear support must lie behind the front one.'}
+      </p>
+    </div>
+  );
+}

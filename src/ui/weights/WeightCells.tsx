@@ -1,0 +1,132 @@
+import { Archive, Trash2 } from 'lucide-react';
+import { toast } from 'sonner';
+import { ActionCreators } from 'redux-undo';
+import type { Design } from '@/core/document/schema/design';
+import type { WeightRow } from '@/core/mass/weightRows';
+import { decimal, formatLength, formatMass } from '@/core/units/formatQuantity';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { keptInDrawer } from '@/store/settingsSlice';
+import { removeItem } from '@/store/weights';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { IconButton } from '../shell/buttons';
+
+const LISTS = { surface: 'surfaces', body: 'bodies', item: 'massItems' } as const;
+
+/** One part: equipment is typed, board parts weigh themselves until they are weighed. */
+export function WeightCells({ row, design }: { readonly row: WeightRow; readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const path = `/${LISTS[row.kind]}/${row.id}`;
+  const item = row.kind === 'item' ? design.massItems.find(({ id }) => id === row.id) : undefined;
+  const set = (field: string) => (value: number | undefined) =>
+    dispatch(setFields([{ field: `${path}/${field}`, value }]));
+  const perSide = item?.mirrored ? 2 : 1;
+  const takeOut = () => {
+    dispatch(removeItem(row.id));
+    toast(`${row.name} was taken out.`, {
+      action: { label: 'Undo', onClick: () => void dispatch(ActionCreators.undo()) },
+    });
+  };
+  const field = (
+    label: string,
+    kind: 'mass' | 'length',
+    value: number | undefined,
+    commit: (value: number) => ReturnType<ReturnType<typeof set>>,
+    clear?: () => ReturnType<ReturnType<typeof set>>,
+  ) => (
+    <QuantityField
+      hideLabel
+      hideUnit
+      label={label}
+      kind={kind}
+      value={value}
+      placeholder={clear ? 'weigh' : undefined}
+      onCommit={commit}
+      onClear={clear}
+    />
+  );
+  return (
+    <tr className="border-t border-soft">
+      <th scope="row" className="px-1.5 py-0.5 text-left font-normal">
+        {item ? (
+          <TextField
+            hideLabel
+            label={`Name of ${row.name}`}
+            value={row.name}
+            onCommit={(value) => dispatch(setFields([{ field: `${path}/name`, value }]))}
+          />
+        ) : (
+          <span className="block truncate" title={row.name}>
+            {row.name}
+          </span>
+        )}
+      </th>
+      <td className="truncate px-1.5 text-[13px] text-faint">
+        {item ? spaced(item.category) : row.kind === 'surface' ? 'board' : 'body'}
+        {perSide === 2 && ' ×2'}
+      </td>
+      <td className="px-1">
+        {item ? (
+          field(`Mass of ${row.name}`, 'mass', item.mass, set('mass'))
+        ) : (
+          <span className="block px-1.5 text-right">{formatMass(row.computed, units, 1)}</span>
+        )}
+      </td>
+      <td className="px-1">
+        {field(
+          `Weighed mass of ${row.name}`,
+          'mass',
+          row.measured === null ? undefined : row.measured / perSide,
+          set('measuredMass'),
+          () => set('measuredMass')(undefined),
+        )}
+      </td>
+      <td className="px-1.5 text-right text-[13px]">{decimal(row.share * 100, 1)} %</td>
+      <td className="px-1">
+        {item ? field(`${row.name} aft of datum`, 'length', row.x, set('position/x')) : <Place value={row.x} />}
+      </td>
+      <td className="px-1">
+        {item ? field(`${row.name} above datum`, 'length', row.z, set('position/z')) : <Place value={row.z} />}
+      </td>
+      <td className="px-1 text-right whitespace-nowrap">
+        {item && (
+          <>
+            <IconButton
+              label={`Keep ${row.name} in my drawer`}
+              className="!size-7"
+              icon={<Archive size={14} />}
+              onClick={() => {
+                dispatch(
+                  keptInDrawer({
+                    name: row.name,
+                    category: item.category,
+                    mass: item.measuredMass ?? item.mass,
+                    size: item.size,
+                  }),
+                );
+                toast(`${row.name} lies in your drawer now, for every design.`);
+              }}
+            />
+            <IconButton
+              label={`Take ${row.name} out`}
+              className="!size-7"
+              icon={<Trash2 size={14} />}
+              onClick={takeOut}
+            />
+          </>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function Place({ value }: { readonly value: number }) {
+  const units = useAppSelector((state) => state.settings.units);
+  return (
+    <span className="block px-1.5 text-right text-faint">{formatLength(value, units, 0).replace(/ (mm|in)$/, '')}</span>
+  );
+}
+
+const spaced = (key: string) => key.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
