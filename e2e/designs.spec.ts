@@ -5,6 +5,7 @@ import { beamNumbers, expectAccessible, openDesign, field } from './support';
 test('new, copy, rename, remove with undo', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
+  await page.getByRole('button', { name: 'Start with a plain wing and tail' }).click();
   await expect(page.getByTestId('verdict')).toContainText(/Balances/);
   await page.getByLabel('Name of the design').fill('Breakwater');
   await page.keyboard.press('Enter');

@@ -50,3 +50,37 @@ export function watchErrors(page: Page): () => void {
 export function field(page: Page, label: string): Locator {
   return page.getByRole('textbox', { name: label, exact: true });
 }
+
+/** Goes to a stage by the list at the side. */
+export async function toStage(page: Page, stage: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+}
+
+/** Does what a hand does and counts it: clicks, fields, drags. */
+export function counting(page: Page) {
+  let count = 0;
+  return {
+    click: async (name: string | RegExp, role: 'button' | 'link' | 'menuitem' = 'button') => {
+      count++;
+      await page.getByRole(role, { name }).first().click();
+    },
+    type: async (label: string, value: string) => {
+      count++;
+      await field(page, label).fill(value);
+      await page.keyboard.press('Enter');
+    },
+    choose: async (label: string, value: string) => {
+      count++;
+      await page.getByLabel(label, { exact: true }).selectOption({ label: value });
+    },
+    drag: async (handle: string, dx: number, dy: number) => {
+      count++;
+      await drag(page, page.locator(`[data-handle="${handle}"]`), dx, dy);
+    },
+    stage: async (stage: string) => {
+      count++;
+      await toStage(page, stage);
+    },
+    count: () => count,
+  };
+}

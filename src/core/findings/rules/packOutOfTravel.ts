@@ -1,6 +1,8 @@
 import { placeForBalance, slidingItems } from '../../balance/placement';
+import type { Design } from '../../document/schema/design';
 import type { Rule } from '../rule';
 import { tenths, nameOf } from '../words';
+import { waysToBalanceAt } from './moveToWindow';
 
 /** What slides for balance would have to leave its bay to bring the aircraft into the window. */
 export const packOutOfTravel: Rule = {
@@ -26,20 +28,31 @@ export const packOutOfTravel: Rule = {
       numbers: { wanted: placement.position / 1000, reachable: placement.reachable / 1000 },
       source: 'Sum of moments',
       remedies: [
-        {
-          label: `Lengthen the bay to ${Math.round(placement.position)} mm and slide it there`,
-          change: [
-            {
-              field: `/massItems/${item.id}/attachment/${beyond < 0 ? 'from' : 'to'}`,
-              value: tenths(placement.position + Math.sign(beyond)),
-            },
-            {
-              field: `/massItems/${item.id}/position/x`,
-              value: tenths(placement.position + Math.sign(beyond)),
-            },
-          ],
-        },
+        ...(fitsInside(design, placement.position)
+          ? [
+              {
+                label: `Lengthen the bay to ${Math.round(placement.position)} mm and slide it there`,
+                change: [
+                  {
+                    field: `/massItems/${item.id}/attachment/${beyond < 0 ? 'from' : 'to'}`,
+                    value: tenths(placement.position + Math.sign(beyond)),
+                  },
+                  {
+                    field: `/massItems/${item.id}/position/x`,
+                    value: tenths(placement.position + Math.sign(beyond)),
+                  },
+                ],
+              },
+            ]
+          : []),
+        ...waysToBalanceAt(design, analysis, target + Math.sign(x - target) * -0.1 * (window.aft - window.forward)),
       ],
     };
   },
 };
+
+/** A bay can only be as long as the fuselage. */
+function fitsInside({ bodies }: Design, position: number): boolean {
+  const places = bodies.flatMap((body) => body.frames.map(({ x }) => body.position.x + x));
+  return places.length === 0 || (position > Math.min(...places) && position < Math.max(...places));
+}
