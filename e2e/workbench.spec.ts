@@ -99,7 +99,7 @@ test('units switch everywhere and come back after a reload', async ({ page }) =>
   await page.getByLabel('Lengths in').selectOption('in');
   await page.getByLabel('Weights in').selectOption('oz');
   await page.getByLabel('Speeds in').selectOption('mph');
-  await expect(page.locator('[data-number="beam-neutral"]')).toHaveText(/neutral 11 5\/8 in/);
+  await expect(page.locator('[data-number="beam-neutral"]')).toHaveText(/neutral 11 11\/16 in/);
   const chord = field(page, 'root chord');
   await chord.fill('13 3/8');
   await chord.press('Enter');

@@ -3,6 +3,7 @@ import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
+import { Bays } from './Bays';
 import { BringItTo } from './BringItTo';
 import { HowHeavy } from './HowHeavy';
 import { Schools } from './Schools';
@@ -16,6 +17,7 @@ export function BalanceStage({ design }: { readonly design: Design }) {
     <>
       <WhereItBalances design={design} />
       <BringItTo design={design} />
+      <Bays design={design} />
       <Wanted design={design} />
       <Schools />
       <HowHeavy design={design} />

@@ -20,6 +20,7 @@ const CATEGORIES: readonly (readonly [Equipment['category'], string])[] = [
 ];
 
 const MENU = 'z-40 max-h-96 overflow-y-auto border border-graphite bg-sheet py-1 text-sm shadow-lg';
+const LABEL = 'px-3 pt-1.5 text-xs text-faint uppercase tracking-wide';
 const ENTRY = 'flex cursor-pointer justify-between gap-4 px-3 py-1 data-[highlighted]:bg-soft';
 
 /** A generic size, something from the own drawer, or an empty line. */
@@ -44,23 +45,13 @@ export function AddEquipment() {
           <DropdownMenu.Item className={ENTRY} onSelect={() => dispatch(addItem(null))}>
             Empty line
           </DropdownMenu.Item>
-          {drawer.length > 0 && (
-            <DropdownMenu.Sub>
-              <DropdownMenu.SubTrigger className={ENTRY}>My drawer ›</DropdownMenu.SubTrigger>
-              <DropdownMenu.Portal>
-                <DropdownMenu.SubContent className={MENU}>{drawer.map(entry)}</DropdownMenu.SubContent>
-              </DropdownMenu.Portal>
-            </DropdownMenu.Sub>
-          )}
+          {drawer.length > 0 && <DropdownMenu.Label className={LABEL}>My drawer</DropdownMenu.Label>}
+          {drawer.map(entry)}
           {CATEGORIES.map(([category, words]) => (
-            <DropdownMenu.Sub key={category}>
-              <DropdownMenu.SubTrigger className={ENTRY}>{words} ›</DropdownMenu.SubTrigger>
-              <DropdownMenu.Portal>
-                <DropdownMenu.SubContent className={MENU}>
-                  {EQUIPMENT.filter((part) => part.category === category).map(entry)}
-                </DropdownMenu.SubContent>
-              </DropdownMenu.Portal>
-            </DropdownMenu.Sub>
+            <DropdownMenu.Group key={category}>
+              <DropdownMenu.Label className={LABEL}>{words}</DropdownMenu.Label>
+              {EQUIPMENT.filter((part) => part.category === category).map(entry)}
+            </DropdownMenu.Group>
           ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
