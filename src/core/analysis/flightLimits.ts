@@ -20,6 +20,7 @@ import {
   FLARE_LOAD_FACTOR,
   liftAtFullCommand,
 } from '../balance/window';
+import { metresFromMillimetres } from '../units/convert';
 import type { Cruise } from './cruise';
 import { nulls, STALL_KEYS } from './nulls';
 import type { Prepared } from './prepare';
@@ -102,7 +103,16 @@ function flappedStall(
   const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even));
   const { lattice, reference } = model;
   const count = lattice.cells.count;
-  const isFlapped = lattice.strips.map((_, index) => commands.flap.even[index * count + count - 1] !== 0);
+  // Between the flaps the fuselage carries their lift across: its strips do not stall before the flapped ones.
+  const half = Math.max(
+    0,
+    ...design.bodies
+      .filter(({ mirrored }) => !mirrored)
+      .flatMap(({ frames }) => frames.map(({ width }) => metresFromMillimetres(width) / 2)),
+  );
+  const isFlapped = lattice.strips.map(
+    ({ m }, index) => commands.flap.even[index * count + count - 1] !== 0 || Math.abs(m.y) < 1.1 * half,
+  );
   let best: FlappedStall | null = null;
   for (let step = 1; step <= DROOP_STEPS; step++) {
     const droop = (flapTravel * step) / DROOP_STEPS;

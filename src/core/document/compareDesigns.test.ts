@@ -14,7 +14,7 @@ describe('what changed between two states', () => {
       { field: '/conditions/cruiseSpeed', value: 14 },
     ]);
     expect(compareDesigns(design, changed)).toEqual([
-      { field: '/conditions/cruiseSpeed', words: 'conditions, cruise speed', before: 12, after: 14 },
+      { field: '/conditions/cruiseSpeed', words: 'conditions, cruise speed', before: 11, after: 14 },
       { field: '/surfaces/wing/stations/1/chord', words: 'wing, station 2, chord', before: 200, after: 180 },
     ]);
   });

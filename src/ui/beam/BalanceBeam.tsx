@@ -14,6 +14,8 @@ import { PacedProvider } from '../shell/PacedProvider';
 
 const SIDE = 24;
 const BEAM = 62;
+/** Of one letter of a surface’s name, with its share of the gap [px]. */
+const NAME_WIDTH = 6;
 
 /** Millimetres of the datum line to pixels of the beam. */
 interface BeamScale {
@@ -70,32 +72,34 @@ const Chords = memo(function Chords({
   readonly placed: readonly PlacedSurface[];
   readonly beam: BeamScale;
 }) {
-  return placed
-    .filter(({ role }) => role !== 'fin' && role !== 'tipFin')
-    .map(({ id, stations, source }) => {
-      const root = stations[0]!;
-      return (
-        <g key={id}>
-          <rect
-            x={beam.u(root.x * 1000)}
-            y={BEAM - 4}
-            width={root.chord * 1000 * beam.scale}
-            height={8}
-            fill="var(--color-soft)"
-            stroke="var(--color-graphite)"
-          />
-          <text
-            x={beam.u((root.x + root.chord / 2) * 1000)}
-            y={BEAM + 34}
-            fontSize={11}
-            textAnchor="middle"
-            fill="var(--color-faint)"
-          >
-            {source.name || id}
-          </text>
-        </g>
-      );
-    });
+  const level = placed.filter(({ role }) => role !== 'fin' && role !== 'tipFin');
+  const middle = ({ stations: [root] }: PlacedSurface) => beam.u((root!.x + root!.chord / 2) * 1000);
+  // Names that would run into one another are pushed apart.
+  const places = level.map((surface, index) =>
+    level.slice(0, index).reduce((place, other) => {
+      const room =
+        (NAME_WIDTH * ((surface.source.name || surface.id).length + (other.source.name || other.id).length)) / 2;
+      return Math.abs(place - middle(other)) < room ? middle(other) + room : place;
+    }, middle(surface)),
+  );
+  return level.map(({ id, stations, source }, index) => {
+    const root = stations[0]!;
+    return (
+      <g key={id}>
+        <rect
+          x={beam.u(root.x * 1000)}
+          y={BEAM - 4}
+          width={root.chord * 1000 * beam.scale}
+          height={8}
+          fill="var(--color-soft)"
+          stroke="var(--color-graphite)"
+        />
+        <text x={places[index]} y={BEAM + 34} fontSize={11} textAnchor="middle" fill="var(--color-faint)">
+          {source.name || id}
+        </text>
+      </g>
+    );
+  });
 });
 
 /** What slides, in its bay below the beam. */

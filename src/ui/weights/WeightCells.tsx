@@ -71,7 +71,9 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
         {item ? (
           field(`Mass of ${row.name}`, 'mass', item.mass, set('mass'))
         ) : (
-          <span className="block px-1.5 text-right">{formatMass(row.computed, units, 1)}</span>
+          <span className="block px-1.5 text-right whitespace-nowrap">
+            {formatMass(row.computed, units, 1).replace(/ (g|oz)$/, '')}
+          </span>
         )}
       </td>
       <td className="px-1">
