@@ -65,14 +65,13 @@ function folded(section: SectionOf<'foldedOverSpar'>, chord: number): Contour {
   const tail = board * (end >= 1 ? 2 : 1);
   const top = free + 2 * board;
   const nose = (x: number) => Math.sqrt(Math.max(0, 1 - ((spar - x) / spar) ** 2));
-  const upper: Face = (x) => {
-    const straight = x < spar ? top / 2 + (top / 2) * nose(x) : top + ((tail - top) * (x - spar)) / (1 - spar);
-    const cut = bevelled && x > 1 - bevel ? (tail / 2) * ((x - 1 + bevel) / bevel) : 0;
-    return straight - cut;
-  };
+  const straight: Face = (x) =>
+    x < spar ? top / 2 + (top / 2) * nose(x) : top + ((tail - top) * (x - spar)) / (1 - spar);
+  // The bevel is sanded off the upper face; what lies below stays.
+  const upper: Face = (x) => straight(x) - (bevelled && x > 1 - bevel ? (tail / 2) * ((x - 1 + bevel) / bevel) : 0);
   const lower: Face = (x) => {
     if (x < spar) return top / 2 - (top / 2) * nose(x);
-    return x <= end ? 0 : upper(x) - board;
+    return x <= end ? 0 : straight(x) - board;
   };
   return fromFaces(upper, lower);
 }

@@ -114,6 +114,17 @@ describe('contours as built', () => {
     expect(shape.camber).toBeCloseTo(0.01, 3);
   });
 
+  test('a bevel thins the trailing edge from above and leaves the lower face where it was', () => {
+    const fold = { kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 12, sparPosition: 0.28, bottomLength: 0.75 };
+    const plain = contourOf(section({ ...fold, rearBevel: 0 }), 200);
+    const bevelled = contourOf(section({ ...fold, rearBevel: 12 }), 200);
+    expect([...bevelled.lower]).toEqual([...plain.lower]);
+    // Half of the single board is left at the trailing edge; ahead of the bevel nothing changed.
+    expect(bevelled.upper.at(-1)! - bevelled.lower.at(-1)!).toBeCloseTo(2.5 / 200, 9);
+    const ahead = [...plain.x.keys()].filter((index) => plain.x[index]! <= 1 - 12 / 200);
+    expect(ahead.every((index) => bevelled.upper[index] === plain.upper[index])).toBe(true);
+  });
+
   test('no kind gives a number that is not one', () => {
     const kinds: unknown[] = [
       { kind: 'flatPlate', thickness: 3 },

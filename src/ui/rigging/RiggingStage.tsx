@@ -12,6 +12,7 @@ import { Derived, Fact, Why } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { AsBuiltAngles } from './AsBuiltAngles';
+import { Drives, InTheWind } from './Drives';
 
 const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(radians), digits)}°`;
 
@@ -25,8 +26,9 @@ export function RiggingStage({ design }: { readonly design: Design }) {
       <Angles surfaces={level} analysis={analysis} />
       <TrimNumbers design={design} analysis={analysis} />
       <ShimFor surfaces={level} />
-      <ThrustLines design={design} />
       <AsBuiltAngles surfaces={level} />
+      <Drives design={design} />
+      <InTheWind design={design} />
     </>
   );
 }
@@ -180,26 +182,6 @@ function ShimFor({ surfaces }: { readonly surfaces: readonly Surface[] }) {
           <Fact key={surface.id} label={surface.name || surface.id}>
             {formatLength(shim.thickness, units)} under the {shim.edge} edge
           </Fact>
-        );
-      })}
-    </Section>
-  );
-}
-
-function ThrustLines({ design }: { readonly design: Design }) {
-  const dispatch = useAppDispatch();
-  if (design.propulsion.length === 0) return null;
-  return (
-    <Section title="Thrust line">
-      {design.propulsion.map((drive) => {
-        const set = (key: string) => (value: number) =>
-          dispatch(setFields([{ field: `/propulsion/${drive.id}/${key}`, value }]));
-        return (
-          <div key={drive.id} className="grid grid-cols-3 gap-x-2">
-            <QuantityField label="Down" kind="angle" value={drive.downThrust} onCommit={set('downThrust')} />
-            <QuantityField label="Right" kind="angle" value={drive.rightThrust} onCommit={set('rightThrust')} />
-            <QuantityField label="Above datum" kind="length" value={drive.position.z} onCommit={set('position/z')} />
-          </div>
         );
       })}
     </Section>

@@ -50,28 +50,41 @@ const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
   coordinates: [],
 };
 
-/** How the sections of a surface are built, all stations alike, and what follows from it. */
-export function SectionEditor({ surface }: { readonly surface: Surface }) {
+interface SectionEditorProps {
+  readonly surface: Surface;
+  readonly station: number;
+}
+
+/** How the sections of a surface are built, all stations alike or one by itself, and what follows from it. */
+export function SectionEditor({ surface, station }: SectionEditorProps) {
   const dispatch = useAppDispatch();
-  const root = surface.stations[0]!.section;
+  const [alone, setAlone] = useState(false);
+  const root = surface.stations[station]!.section;
+  const isMeant = (index: number) => !alone || index === station;
   const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const summary = useAppSelector((state) =>
-    state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === 0),
+    state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === station),
   );
   const path = `/surfaces/${surface.id}/stations`;
   const setAll = (key: string, value: unknown) =>
     dispatch(
       setFields(
         surface.stations.flatMap(({ section }, index) =>
-          section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : [],
+          isMeant(index) && section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : [],
         ),
       ),
     );
   const setKind = (kind: SectionKind) => {
     const fresh = freshSection(kind, root);
     if (fresh)
-      dispatch(setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: fresh }))));
+      dispatch(
+        setFields(
+          surface.stations.flatMap((_, index) =>
+            isMeant(index) ? [{ field: `${path}/${index}/section`, value: fresh }] : [],
+          ),
+        ),
+      );
   };
   const importContour = async (file: File | undefined) => {
     if (!file) return;
@@ -79,7 +92,11 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
     setFault(read.ok ? null : `${file.name} was not taken. ${read.message}`);
     if (read.ok)
       dispatch(
-        setFields(surface.stations.map((_, index) => ({ field: `${path}/${index}/section`, value: read.section }))),
+        setFields(
+          surface.stations.flatMap((_, index) =>
+            isMeant(index) ? [{ field: `${path}/${index}/section`, value: read.section }] : [],
+          ),
+        ),
       );
   };
   const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter(
@@ -114,7 +131,7 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
         </p>
       )}
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
-        <div className="col-span-3">
+        <div className="col-span-2">
           <SelectField
             label="Built as"
             value={root.kind}
@@ -122,6 +139,15 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
             onChange={setKind}
           />
         </div>
+        <SelectField
+          label="For"
+          value={alone ? 'one' : 'all'}
+          options={[
+            ['all', 'all stations'],
+            ['one', 'this one'],
+          ]}
+          onChange={(scope) => setAlone(scope === 'one')}
+        />
         {FIELDS[root.kind].map(({ key, label, kind }) => {
           const factor = kind === 'percent' ? 100 : 1;
           const value = (root as unknown as Record<string, number>)[key]!;
@@ -138,7 +164,7 @@ export function SectionEditor({ surface }: { readonly surface: Surface }) {
       </div>
       {summary && (
         <div className="mt-1.5">
-          <Fact label="Thickest at the root">
+          <Fact label="Thickest">
             {decimal(summary.thicknessRatio * 100, 1)} % of chord, at {decimal(summary.thicknessPosition * 100, 0)} %
           </Fact>
           <Fact label="Zero-lift angle, moment">

@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Design } from '@/core/document/schema/design';
 import type { Surface } from '@/core/document/schema/surface';
 import { type Face, foldPattern, type FoldPattern } from '@/core/pattern/foldPattern';
 import { camberLine, contourOf, thicknessOf } from '@/core/section/contour';
 import { sectionSheet } from '@/core/mass/boardParts';
 import { decimal, formatLength } from '@/core/units/formatQuantity';
-import { useAppSelector } from '@/store/hooks';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSize } from '../drawing/useSize';
 import { SelectField } from '../fields/SelectField';
 import { useChosenStation } from '../surface/useChosen';
@@ -32,8 +33,19 @@ export function ChosenSection({ design }: { readonly design: Design }) {
 function SectionSheet({ design, surface, station }: SectionSheetProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
-  const [scored, setScored] = useState<Face>('inner');
+  const dispatch = useAppDispatch();
   const { section, chord } = surface.stations[station]!;
+  const scored: Face = (section.kind === 'foldedOverSpar' ? section.scoredFace : undefined) ?? 'inner';
+  const setScored = (face: Face) =>
+    dispatch(
+      setFields(
+        surface.stations.flatMap((other, index) =>
+          other.section.kind === 'foldedOverSpar'
+            ? [{ field: `/surfaces/${surface.id}/stations/${index}/section/scoredFace`, value: face }]
+            : [],
+        ),
+      ),
+    );
   const contour = useMemo(() => contourOf(section, chord), [section, chord]);
   const camber = useMemo(() => camberLine(contour), [contour]);
   const thickness = thicknessOf(contour);

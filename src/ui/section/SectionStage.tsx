@@ -1,7 +1,6 @@
 import type { Design } from '@/core/document/schema/design';
 import type { Surface } from '@/core/document/schema/surface';
 import { chordSquareToEdge } from '@/core/pattern/foldPattern';
-import { sparPlaces } from '@/core/pattern/sparPlace';
 import { contourOf, thicknessOf } from '@/core/section/contour';
 import { decimal, formatLength } from '@/core/units/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -11,6 +10,7 @@ import { Section } from '../numbers/Section';
 import { SurfacePicker } from '../surface/SurfacePicker';
 import { useChosenStation } from '../surface/useChosen';
 import { CompareSections } from './CompareSections';
+import { Rods } from './Rods';
 import { SectionEditor } from './SectionEditor';
 import { TrialFolds } from './TrialFolds';
 
@@ -41,9 +41,9 @@ export function SectionStage({ design }: { readonly design: Design }) {
           </button>
         ))}
       </div>
-      <SectionEditor surface={surface} />
+      <SectionEditor surface={surface} station={station} />
       <SquareToEdge surface={surface} />
-      <Spars surface={surface} />
+      <Rods surface={surface} />
       {material && surface.stations[station]!.section.kind === 'foldedOverSpar' && <TrialFolds material={material} />}
       <CompareSections design={design} surface={surface} />
     </>
@@ -76,49 +76,6 @@ function SquareToEdge({ surface }: { readonly surface: Surface }) {
           {formatLength(square, units)} at {decimal((thickness / square) * 100, 1)} %, {formatLength(chord, units)} at{' '}
           {decimal((thickness / chord) * 100, 1)} %
         </Fact>
-      ))}
-    </Section>
-  );
-}
-
-/** A straight rod wanders through the chord of a swept or tapered wing. */
-function Spars({ surface }: { readonly surface: Surface }) {
-  const units = useAppSelector((state) => state.settings.units);
-  if (surface.spars.length === 0) return null;
-  return (
-    <Section title="Rods through the chord">
-      {surface.spars.map((spar) => (
-        <table key={spar.id} className="w-full text-[13px]">
-          <caption className="text-left font-medium">{spar.name || spar.id}</caption>
-          <thead>
-            <tr className="text-left text-faint">
-              <th scope="col" className="font-normal">
-                From root
-              </th>
-              <th scope="col" className="font-normal">
-                In the chord
-              </th>
-              <th scope="col" className="font-normal">
-                Thickest at
-              </th>
-              <th scope="col" className="font-normal">
-                Room
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {sparPlaces(surface, spar.id).map(({ distance, fraction, thickest, height }) => (
-              <tr key={distance} className="border-t border-soft">
-                <td>{formatLength(distance, units, 0)}</td>
-                <td className={Math.abs(fraction - thickest) > 0.1 ? 'text-caution' : ''}>
-                  {decimal(fraction * 100, 0)} %
-                </td>
-                <td>{decimal(thickest * 100, 0)} %</td>
-                <td>{formatLength(height, units, 1)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
       ))}
     </Section>
   );

@@ -185,6 +185,11 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
       {trim.elevatorPowerOff !== null && (
         <Fact label="Pitch control with power off">{angle(trim.elevatorPowerOff)}</Fact>
       )}
+      {trim.thrustMoment !== null && Math.abs(trim.thrustMoment) > 5e-5 && (
+        <Fact label="Thrust pitches the nose">
+          {trim.thrustMoment > 0 ? 'up' : 'down'}, C_m {decimal(trim.thrustMoment, 4)}
+        </Fact>
+      )}
       {trim.flapElevator !== null && <Fact label="Pitch control that flaps ask for">{angle(trim.flapElevator)}</Fact>}
       {slipstream && (
         <Fact label="Propeller air over the tail">

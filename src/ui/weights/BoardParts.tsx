@@ -1,23 +1,35 @@
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Design } from '@/core/document/schema/design';
 import type { Surface } from '@/core/document/schema/surface';
 import { BOARDS, COVERINGS, JOINTS } from '@/core/equipment/boards';
 import { formatValue } from '@/core/units/formatQuantity';
+import { addBody } from '@/store/airframe';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+import { BodyFields } from './BodyFields';
 
 /** What each board part is cut from, glued with and covered by. */
 export function BoardParts({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
   const [open, setOpen] = useState<string | null>(null);
   const parts = [
     ...design.surfaces.map((part) => ({ part, list: 'surfaces' as const })),
     ...design.bodies.map((part) => ({ part, list: 'bodies' as const })),
   ];
   return (
-    <Section title="Board parts">
+    <Section
+      title="Board parts"
+      aside={
+        <Button onClick={() => dispatch(addBody())}>
+          <Plus size={14} aria-hidden="true" /> Body
+        </Button>
+      }
+    >
       {parts.length === 0 && <p className="text-sm text-faint">Nothing is drawn yet.</p>}
       <ul className="space-y-1">
         {parts.map(({ part, list }) => (
@@ -75,7 +87,7 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
         <button
           type="button"
           aria-expanded={open}
-          disabled={!part.construction}
+          disabled={'stations' in part && !part.construction}
           onClick={onToggle}
           className="cursor-pointer truncate text-left text-sm enabled:hover:underline"
         >
@@ -96,37 +108,24 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
           onChange={setMaterial}
         />
       </div>
-      {open && part.construction && <Details path={`${path}/construction`} part={part} list={list} />}
+      {open && 'frames' in part && <BodyFields body={part} />}
+      {open && 'stations' in part && part.construction && <Details path={`${path}/construction`} part={part} />}
     </>
   );
 }
 
 interface DetailsProps {
   readonly path: string;
-  readonly part: Design['surfaces'][number] | Design['bodies'][number];
-  readonly list: 'surfaces' | 'bodies';
+  readonly part: Surface;
 }
 
-function Details({ path, part, list }: DetailsProps) {
+function Details({ path, part }: DetailsProps) {
   const dispatch = useAppDispatch();
   const set =
     (key: string, factor = 1) =>
     (value: number) =>
       dispatch(setFields([{ field: `${path}/${key}`, value: value * factor }]));
-  if (list === 'bodies')
-    return (
-      <div className="my-1 grid grid-cols-2 gap-2 border-l-2 border-rule pl-2">
-        <QuantityField
-          label="Formers and doublers"
-          kind="percent"
-          value={
-            100 * ((part.construction as NonNullable<Design['bodies'][number]['construction']>).extraFraction ?? 0)
-          }
-          onCommit={set('extraFraction', 0.01)}
-        />
-      </div>
-    );
-  const construction = (part as Surface).construction!;
+  const construction = part.construction!;
   const pick = (key: string, options: readonly (readonly [string, number])[], value: number, label: string) => (
     <SelectField
       label={label}

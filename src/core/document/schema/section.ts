@@ -32,6 +32,9 @@ export const sectionSchema = z
       sparHeight: bounded('thickness', 'Free height between the two skins at the spar'),
       sparPosition: bounded('stationAlongChord', 'Centre of the spar from the leading edge').default(0.3),
       rearBevel: bounded('size', 'Length over which the trailing edge is bevelled').default(0),
+      scoredFace: z.enum(['inner', 'outer']).optional().meta({
+        description: 'Face that is scored or cut for the fold; the other keeps its length. Without it: inner',
+      }),
     }),
     z.strictObject({
       kind: z.literal('fourDigit').meta({ description: 'Hot-wired or carved to a four-digit shape' }),

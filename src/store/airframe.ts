@@ -1,0 +1,140 @@
+import type { Body, DragItem, Propulsion } from '@/core/document/schema/airframe';
+import type { Design } from '@/core/document/schema/design';
+import type { Surface } from '@/core/document/schema/surface';
+import { editDesign, type EditOutcome } from './edit';
+import { editSurface } from './surfaces';
+import type { AppThunk } from './store';
+
+type Spar = Surface['spars'][number];
+
+function freshId(wanted: string, list: readonly { readonly id: string }[]): string {
+  let id = wanted;
+  for (let number = 2; list.some((entry) => entry.id === id); number++) id = `${wanted}${number}`;
+  return id;
+}
+
+/** A stock rod laid through 30 % of the chord, from the root to most of the span. */
+export const addSpar = (
+  surface: string,
+  stock: Pick<Spar, 'name' | 'linearDensity' | 'width' | 'height' | 'material'>,
+): AppThunk<EditOutcome> =>
+  editSurface(surface, (current) => {
+    const root = current.stations[0]!;
+    const tip = current.stations.at(-1)!;
+    const reach = 0.85;
+    const spar: Spar = {
+      ...stock,
+      id: freshId('rod', current.spars),
+      start: { distanceFromRoot: 0, x: Math.round(0.3 * root.chord) },
+      end: {
+        distanceFromRoot: Math.round(reach * tip.distanceFromRoot),
+        x: Math.round(reach * tip.leadingEdgeOffset + 0.3 * (root.chord + reach * (tip.chord - root.chord))),
+      },
+    };
+    return { ...current, spars: [...current.spars, spar] };
+  });
+
+export const removeSpar = (surface: string, spar: string): AppThunk<EditOutcome> =>
+  editSurface(surface, (current) => ({ ...current, spars: current.spars.filter(({ id }) => id !== spar) }));
+
+/** A plain box about the length of what is drawn. */
+export const addBody = (): AppThunk<EditOutcome> =>
+  editDesign((design) => {
+    const rear = Math.max(300, ...design.surfaces.map(({ position, stations }) => position.x + stations[0]!.chord));
+    const material = design.materials[0]?.id;
+    const body: Body = {
+      id: freshId('fuselage', design.bodies),
+      name: design.bodies.length === 0 ? 'Fuselage' : `Body ${design.bodies.length + 1}`,
+      kind: 'box',
+      mirrored: false,
+      position: { x: 0, y: 0, z: 0 },
+      frames: [
+        { x: 0, width: 40, top: 20, bottom: -25 },
+        { x: Math.round(0.4 * rear), width: 50, top: 28, bottom: -30 },
+        { x: Math.round(rear), width: 16, top: 8, bottom: -6 },
+      ],
+      ...(material === undefined ? {} : { construction: { material, extraFraction: 0.15 } }),
+    };
+    return { ...design, bodies: [...design.bodies, body] };
+  });
+
+/** Takes a body out; what moved with it stays where it is. */
+export const removeBody = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    bodies: design.bodies.filter((body) => body.id !== id),
+    massItems: design.massItems.map((item) =>
+      item.attachment.kind === 'movesWith' && item.attachment.body === id
+        ? { ...item, attachment: { kind: 'fixed' } }
+        : item,
+    ),
+    tolerances: design.tolerances.filter(({ field }) => !field.startsWith(`/bodies/${id}/`)),
+    assemblies: design.assemblies.map((assembly) => ({
+      ...assembly,
+      bodies: assembly.bodies.filter((body) => body !== id),
+    })),
+  }));
+
+/** A frame in the middle of the stretch behind another one, or one taken out; two always stay. */
+export const changeFrames = (
+  id: string,
+  how: { readonly after: number } | { readonly without: number },
+): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    bodies: design.bodies.map((body) => {
+      if (body.id !== id) return body;
+      if ('without' in how)
+        return body.frames.length > 2 ? { ...body, frames: body.frames.toSpliced(how.without, 1) } : body;
+      const a = body.frames[how.after]!;
+      const b = body.frames[how.after + 1];
+      const mean = (key: keyof typeof a) => (b ? Math.round((a[key] + b[key]) / 2) : a[key]);
+      const frame = { x: b ? mean('x') : a.x + 100, width: mean('width'), top: mean('top'), bottom: mean('bottom') };
+      return { ...body, frames: body.frames.toSpliced(how.after + 1, 0, frame) };
+    }),
+  }));
+
+/** A drive at the nose or behind, with a propeller of a usual size. */
+export const addDrive = (kind: Propulsion['kind']): AppThunk<EditOutcome> =>
+  editDesign((design) => {
+    const ends = design.bodies.flatMap(({ frames, position }) => frames.map(({ x }) => position.x + x));
+    const drive: Propulsion = {
+      id: freshId('drive', design.propulsion),
+      name: 'Drive',
+      kind,
+      mirrored: false,
+      position: { x: kind === 'tractor' ? Math.min(0, ...ends) - 25 : Math.max(0, ...ends) + 25, y: 0, z: 0 },
+      downThrust: 0,
+      rightThrust: 0,
+      propellerDiameter: 200,
+      propellerPitch: 110,
+      blades: 2,
+    };
+    return { ...design, propulsion: [...design.propulsion, drive] };
+  });
+
+export const removeDrive = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    propulsion: design.propulsion.filter((drive) => drive.id !== id),
+    assemblies: design.assemblies.map((assembly) => ({
+      ...assembly,
+      propulsion: assembly.propulsion.filter((drive) => drive !== id),
+    })),
+  }));
+
+/** Something that stands in the wind. */
+export const addDragItem = (): AppThunk<EditOutcome> =>
+  editDesign((design) => {
+    const item: DragItem = {
+      id: freshId('drag', design.dragItems),
+      name: `In the wind ${design.dragItems.length + 1}`,
+      dragArea: 500,
+      position: { x: 0, y: 0, z: 0 },
+      mirrored: false,
+    };
+    return { ...design, dragItems: [...design.dragItems, item] };
+  });
+
+export const removeDragItem = (id: string): AppThunk<EditOutcome> =>
+  editDesign((design: Design) => ({ ...design, dragItems: design.dragItems.filter((item) => item.id !== id) }));

@@ -1,0 +1,118 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { Surface } from '@/core/document/schema/surface';
+import { ROD_STOCK } from '@/core/equipment/rods';
+import { sparPlaces } from '@/core/pattern/sparPlace';
+import { decimal, formatLength } from '@/core/units/formatQuantity';
+import { addSpar, removeSpar } from '@/store/airframe';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { Section } from '../numbers/Section';
+import { Button, IconButton } from '../shell/buttons';
+
+/** Rods and spars of a surface: where they run, what they weigh, and how they wander through the chord. */
+export function Rods({ surface }: { readonly surface: Surface }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Section
+      title="Rods through the chord"
+      aside={
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger asChild>
+            <Button>
+              <Plus size={14} aria-hidden="true" /> Add
+            </Button>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content
+              className="z-40 border border-graphite bg-sheet py-1 text-sm shadow-lg"
+              align="end"
+              sideOffset={4}
+            >
+              {ROD_STOCK.map((stock) => (
+                <DropdownMenu.Item
+                  key={stock.name}
+                  className="flex cursor-pointer justify-between gap-4 px-3 py-1 data-[highlighted]:bg-soft"
+                  onSelect={() => dispatch(addSpar(surface.id, stock))}
+                >
+                  {stock.name} <span className="text-faint">{stock.linearDensity} g/m</span>
+                </DropdownMenu.Item>
+              ))}
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      }
+    >
+      {surface.spars.length === 0 && (
+        <p className="text-[13px] text-faint">
+          None: the board carries it alone. A straight rod is a line in plan; its place in the chord follows.
+        </p>
+      )}
+      {surface.spars.map((spar) => (
+        <Rod key={spar.id} surface={surface} spar={spar} />
+      ))}
+    </Section>
+  );
+}
+
+function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surface['spars'][number] }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const path = `/surfaces/${surface.id}/spars/${spar.id}`;
+  const name = spar.name || spar.id;
+  const set = (key: string) => (value: unknown) => dispatch(setFields([{ field: `${path}/${key}`, value }]));
+  const length = (label: string, key: string, value: number) => (
+    <QuantityField label={label} kind="length" value={value} onCommit={set(key)} />
+  );
+  return (
+    <div className="mb-2 border-b border-soft pb-2">
+      <div className="flex items-end gap-1">
+        <div className="flex-1">
+          <TextField label="Rod" value={name} onCommit={set('name')} />
+        </div>
+        <div className="w-28">
+          <TextField label="Made of" value={spar.material || '?'} onCommit={set('material')} />
+        </div>
+        <IconButton
+          label={`Take ${name} out`}
+          icon={<Trash2 size={15} />}
+          onClick={() => dispatch(removeSpar(surface.id, spar.id))}
+        />
+      </div>
+      <div className="mt-1 grid grid-cols-4 gap-x-1.5 gap-y-1">
+        {length('Root, aft', 'start/x', spar.start.x)}
+        {length('End, aft', 'end/x', spar.end.x)}
+        {length('Reaches', 'end/distanceFromRoot', spar.end.distanceFromRoot)}
+        <QuantityField label="g/m" kind="number" step={1} value={spar.linearDensity} onCommit={set('linearDensity')} />
+        {length('Wide', 'width', spar.width)}
+        {length('High', 'height', spar.height)}
+      </div>
+      <table className="mt-1 w-full text-[13px]">
+        <caption className="sr-only">Where {name} lies in the chord</caption>
+        <thead>
+          <tr className="text-left text-faint">
+            {['From root', 'In the chord', 'Thickest at', 'Room'].map((head) => (
+              <th key={head} scope="col" className="font-normal">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sparPlaces(surface, spar.id).map(({ distance, fraction, thickest, height }) => (
+            <tr key={distance} className="border-t border-soft">
+              <td>{formatLength(distance, units, 0)}</td>
+              <td className={Math.abs(fraction - thickest) > 0.1 ? 'text-caution' : ''}>
+                {decimal(fraction * 100, 0)} %
+              </td>
+              <td>{decimal(thickest * 100, 0)} %</td>
+              <td>{formatLength(height, units, 1)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { Plus, Trash2 } from 'lucide-react';
+import type { Body } from '@/core/document/schema/airframe';
+import { changeFrames, removeBody } from '@/store/airframe';
+import { setFields } from '@/store/edit';
+import { useAppDispatch } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { Button, IconButton } from '../shell/buttons';
+
+const KINDS = [
+  ['box', 'Box of board'],
+  ['round', 'Round shell'],
+  ['plank', 'One upright board'],
+] as const;
+
+const COLUMNS = [
+  ['x', 'Aft'],
+  ['width', 'Wide'],
+  ['top', 'Top'],
+  ['bottom', 'Bottom'],
+] as const;
+
+/** A fuselage, pod or boom by its frames. */
+export function BodyFields({ body }: { readonly body: Body }) {
+  const dispatch = useAppDispatch();
+  const path = `/bodies/${body.id}`;
+  const set = (field: string) => (value: unknown) => dispatch(setFields([{ field: `${path}/${field}`, value }]));
+  const name = body.name || body.id;
+  return (
+    <div className="my-1 border-l-2 border-rule pl-2">
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1">
+        <SelectField label="Shape" value={body.kind} options={KINDS} onChange={set('kind')} />
+        {body.construction && (
+          <QuantityField
+            label="Formers and doublers"
+            kind="percent"
+            value={100 * body.construction.extraFraction}
+            onCommit={(value) => set('construction/extraFraction')(value / 100)}
+          />
+        )}
+        <QuantityField
+          label={`${name} aft of datum`}
+          kind="length"
+          value={body.position.x}
+          onCommit={set('position/x')}
+        />
+        <QuantityField
+          label={`${name} above datum`}
+          kind="length"
+          value={body.position.z}
+          onCommit={set('position/z')}
+        />
+      </div>
+      <table className="mt-1 w-full table-fixed text-[13px]">
+        <caption className="sr-only">Frames of {name}, nose to tail</caption>
+        <thead>
+          <tr className="text-left text-faint">
+            {COLUMNS.map(([key, head]) => (
+              <th key={key} scope="col" className="font-normal">
+                {head}
+              </th>
+            ))}
+            <th scope="col" className="w-14">
+              <span className="sr-only">Add or take out</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {body.frames.map((frame, index) => (
+            <tr key={`${index}-${body.frames.length}`}>
+              {COLUMNS.map(([key, head]) => (
+                <td key={key} className="pr-1">
+                  <QuantityField
+                    hideLabel
+                    hideUnit
+                    label={`Frame ${index + 1} ${head.toLowerCase()}`}
+                    kind="length"
+                    value={frame[key]}
+                    onCommit={set(`frames/${index}/${key}`)}
+                  />
+                </td>
+              ))}
+              <td className="whitespace-nowrap">
+                <IconButton
+                  label={`Add a frame behind frame ${index + 1}`}
+                  className="!size-6"
+                  icon={<Plus size={13} />}
+                  onClick={() => dispatch(changeFrames(body.id, { after: index }))}
+                />
+                <IconButton
+                  label={`Take frame ${index + 1} out`}
+                  className="!size-6"
+                  icon={<Trash2 size={13} />}
+                  disabled={body.frames.length <= 2}
+                  onClick={() => dispatch(changeFrames(body.id, { without: index }))}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Button look="quiet" className="mt-1" onClick={() => dispatch(removeBody(body.id))}>
+        Take {name.toLowerCase()} out
+      </Button>
+    </div>
+  );
+}
