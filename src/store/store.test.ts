@@ -2,9 +2,7 @@ import 'fake-indexeddb/auto';
 import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
-import { analyse } from '@/core/analyse';
-import { sizeDesign } from '@/core/sizing/sizeDesign';
-import { sizeTail } from '@/core/tail/tailSizing';
+import { direct, settle } from '#/tests/session';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
 import type { AnalysisClient } from '@/workers/analysisClient';
@@ -15,23 +13,10 @@ import { sizeCandidates, startFrom } from './sizing';
 import { sizingCancelled } from './sizingSlice';
 import { makeStore, type Session } from './store';
 
-/** Computes at once, in this thread. */
-const direct: AnalysisClient = {
-  request: async (design, options) => ({
-    kind: 'done',
-    analysis: analyse(design, { ...options, grid: { strips: 6, chordwise: 3 } }),
-    milliseconds: 1,
-  }),
-  size: async (input) => ({ kind: 'done', result: sizeDesign(input) }),
-  sizeTail: async (input) => ({ kind: 'done', result: sizeTail(input) }),
-  close: () => {},
-};
-
 let designs: DesignStore;
 let session: Session;
 let id: string;
 let count = 0;
-const settle = () => new Promise((done) => setTimeout(done, 20));
 const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
 const set = (value: unknown, gesture?: string) =>
   session.store.dispatch(setFields([{ field: '/surfaces/wing/incidence', value }], gesture));

@@ -67,7 +67,7 @@ describe('parts apart from a design', () => {
     const mounted = designSchema.parse(
       mountParts(moved, 'wingSet', canard, { name: 'Other wing', sharedId: 'shared-2' }),
     );
-    const surface = mounted.surfaces.at(-1)!;
+    const surface = mounted.surfaces[0]!;
     expect(surface.id).toBe('tail-2');
     expect(surface.position).toEqual({ x: 75, y: 0, z: 5 });
     // The sheet differs from the one of the same name, so it comes in beside it.
@@ -143,8 +143,7 @@ test('every combination of what can hang at the slots, each a whole design', () 
   const list = combinationsOf(design, slots);
   expect(list.map(({ names }) => names.join())).toEqual(['narrow,Pod', 'wide,Pod']);
   const chords = list.map(
-    (combination) =>
-      designSchema.parse(mountCombination(design, slots, combination)).surfaces.at(-1)!.stations[0]!.chord,
+    (combination) => designSchema.parse(mountCombination(design, slots, combination)).surfaces[0]!.stations[0]!.chord,
   );
   expect(chords).toEqual([160, 240]);
 });

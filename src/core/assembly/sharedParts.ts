@@ -144,7 +144,7 @@ interface Identity {
 }
 
 /**
- * Hangs shared parts where an assembly is, in its stead. Controls that go take
+ * Hangs shared parts where an assembly is, in its stead and at its place in the lists. Controls that go take
  * their mixes along, tolerances of what went go too, and what moved with a
  * body that went is fixed where it is.
  */
@@ -183,39 +183,52 @@ export function mountParts(design: Design, assemblyId: string, parts: SharedPart
       ...part.construction,
       material: sheets.get(part.construction.material) ?? part.construction.material,
     };
-  const bodies = [
-    ...kept.bodies,
-    ...placed.bodies.map((body) => ({ ...body, id: names.bodies.get(body.id)!, construction: construction(body) })),
-  ];
+  const inPlace = <Part extends { readonly id: string }>(
+    list: keyof typeof kept,
+    stay: readonly Part[],
+    come: readonly Part[],
+  ): Part[] => {
+    const at = design[list].findIndex(({ id }) => assembly[list].includes(id));
+    const before = at < 0 ? stay.length : at;
+    return [...stay.slice(0, before), ...come, ...stay.slice(before)];
+  };
+  const bodies = inPlace(
+    'bodies',
+    kept.bodies,
+    placed.bodies.map((body) => ({ ...body, id: names.bodies.get(body.id)!, construction: construction(body) })),
+  );
   const hasBody = new Set(bodies.map(({ id }) => id));
   const attached = (item: MassItem, rename: boolean): MassItem => {
     if (item.attachment.kind !== 'movesWith') return item;
     const body = (rename ? names.bodies.get(item.attachment.body) : undefined) ?? item.attachment.body;
     return { ...item, attachment: hasBody.has(body) ? { kind: 'movesWith', body } : { kind: 'fixed' } };
   };
-  const surfaces = [
-    ...kept.surfaces,
-    ...placed.surfaces.map((surface) => ({
+  const surfaces = inPlace(
+    'surfaces',
+    kept.surfaces,
+    placed.surfaces.map((surface) => ({
       ...surface,
       id: names.surfaces.get(surface.id)!,
       construction: construction(surface),
       controls: surface.controls.map((control) => ({ ...control, id: controls.get(control.id)! })),
     })),
-  ];
+  );
   const hasControl = new Set([...keptControls, ...controls.values()]);
   const result: Design = {
     ...design,
     materials,
     surfaces,
     bodies,
-    massItems: [
-      ...kept.massItems.map((item) => attached(item, false)),
-      ...placed.massItems.map((item) => ({ ...attached(item, true), id: names.massItems.get(item.id)! })),
-    ],
-    propulsion: [
-      ...kept.propulsion,
-      ...placed.propulsion.map((drive) => ({ ...drive, id: names.propulsion.get(drive.id)! })),
-    ],
+    massItems: inPlace(
+      'massItems',
+      kept.massItems.map((item) => attached(item, false)),
+      placed.massItems.map((item) => ({ ...attached(item, true), id: names.massItems.get(item.id)! })),
+    ),
+    propulsion: inPlace(
+      'propulsion',
+      kept.propulsion,
+      placed.propulsion.map((drive) => ({ ...drive, id: names.propulsion.get(drive.id)! })),
+    ),
     mixes: design.mixes
       .map((mix) => ({ ...mix, terms: mix.terms.filter(({ control }) => hasControl.has(control)) }))
       .filter(({ terms }) => terms.length > 0),
