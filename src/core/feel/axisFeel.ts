@@ -38,16 +38,28 @@ const BANDS: Readonly<
   pitch: { least: 0.5, lively: 2, most: 4, calm: 1.2 },
 };
 
+/** A measure below this is no control at all. */
+const NOTHING = 1e-4;
+
 /** Judges one axis by its measure. */
 export function axisOf(axis: AxisFeel['axis'], response: number, measure: number): AxisFeel {
   const { least, lively, most, calm } = BANDS[axis];
   const size = Math.abs(measure);
-  const feel: Feel = size < least ? 'tooLittle' : size <= lively ? 'calm' : size <= most ? 'lively' : 'tooMuch';
+  const feel: Feel =
+    size < NOTHING
+      ? 'none'
+      : size < least
+        ? 'tooLittle'
+        : size <= lively
+          ? 'calm'
+          : size <= most
+            ? 'lively'
+            : 'tooMuch';
   return {
     axis,
     feel,
     response,
     measure,
-    travelShare: feel === 'calm' || feel === 'lively' || size === 0 ? null : calm / size,
+    travelShare: feel === 'calm' || feel === 'lively' || feel === 'none' ? null : calm / size,
   };
 }

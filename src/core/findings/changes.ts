@@ -52,6 +52,9 @@ export function withThrows(design: Design, functions: readonly ControlFunction[]
   ]);
 }
 
+/** Travel below which a control does not move [°]. */
+export const LEAST_TRAVEL = 0.01;
+
 export function controlsOf(
   design: Design,
   functions: readonly ControlFunction[],

@@ -1,4 +1,5 @@
 import { degreesFromRadians } from '../../units/convert';
+import { LEAST_TRAVEL } from '../changes';
 import type { Rule } from '../rule';
 import { inDegrees, nameOf } from '../words';
 
@@ -17,7 +18,7 @@ export const elevatorAtStop: Rule = {
     const travel = Math.min(...controls.map(({ throwUp, throwDown }) => (elevator > 0 ? throwDown : throwUp)));
     const asked = Math.abs(degreesFromRadians(elevator));
     if (!Number.isFinite(travel) || !(asked > MOST_SHARE * travel)) return null;
-    const used = travel > 0 ? asked / travel : null;
+    const used = travel >= LEAST_TRAVEL ? asked / travel : null;
     const tail = design.surfaces.find(({ role }) => role === 'tailplane');
     // Turning a whole tailplane by i works like an elevator turned by i over its effectiveness, about one half.
     const turn = Math.round(degreesFromRadians(elevator) * 0.55 * 2) / 2;

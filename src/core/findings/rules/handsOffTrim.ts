@@ -1,7 +1,7 @@
 import { shimFor } from '../../rigging/shim';
 import { degreesFromRadians } from '../../units/convert';
 import type { Design } from '../../document/schema/design';
-import { controlsOf, PITCH_CONTROLS, turned, turnForNeutral } from '../changes';
+import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS, turned, turnForNeutral } from '../changes';
 import type { Remedy } from '../finding';
 import type { AnalysisWithoutFindings } from '../rule';
 import { makeRule } from '../makeRule';
@@ -69,7 +69,7 @@ export const handsOffTrim = makeRule(
 /** Share of the pitch travel that cruise takes; a dive that little up control stops is how many tailless aircraft are flown. */
 function travelShare(design: Design, { trim }: Pick<AnalysisWithoutFindings, 'trim'>): number {
   const travel = Math.min(...controlsOf(design, PITCH_CONTROLS).map(({ control }) => control.throwUp));
-  return trim.elevator === null || !(travel > 0) ? 1 : Math.abs(degreesFromRadians(trim.elevator)) / travel;
+  return trim.elevator === null || !(travel >= LEAST_TRAVEL) ? 1 : Math.abs(degreesFromRadians(trim.elevator)) / travel;
 }
 
 /** Without a tail the trim lies in washout or reflex. */

@@ -1,6 +1,6 @@
 import type { Design } from '../../document/schema/design';
 import { degreesFromRadians } from '../../units/convert';
-import { controlsOf, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
+import { controlsOf, LEAST_TRAVEL, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
 import type { FieldChange, Remedy } from '../finding';
 import { makeRule } from '../makeRule';
 import { nameOf } from '../words';
@@ -23,7 +23,15 @@ export const leftRight = makeRule(
     const travel = Math.min(...control.map(({ control: { throwUp, throwDown } }) => Math.min(throwUp, throwDown)));
     const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
     const share =
-      control.length === 0 ? (Math.abs(rate) > 3 ? 1 : 0) : travel > 0 ? asked / travel : Math.abs(rate) > 3 ? 1 : 0;
+      control.length === 0
+        ? Math.abs(rate) > 3
+          ? 1
+          : 0
+        : travel >= LEAST_TRAVEL
+          ? asked / travel
+          : Math.abs(rate) > 3
+            ? 1
+            : 0;
     if (share < NOTE) return null;
     const side = rate >= 0 ? 'right' : 'left';
     return {

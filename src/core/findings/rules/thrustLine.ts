@@ -1,5 +1,5 @@
 import { degreesFromRadians } from '../../units/convert';
-import { controlsOf, PITCH_CONTROLS } from '../changes';
+import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS } from '../changes';
 import { makeRule } from '../makeRule';
 import { inDegrees, nameOf } from '../words';
 
@@ -16,7 +16,7 @@ export const thrustLine = makeRule(
       ...controlsOf(design, PITCH_CONTROLS).map(({ control }) => Math.min(control.throwUp, control.throwDown)),
     );
     const change = degreesFromRadians(elevator - elevatorPowerOff);
-    if (!Number.isFinite(travel) || !(Math.abs(change) > MOST_SHARE * travel)) return null;
+    if (!Number.isFinite(travel) || travel < LEAST_TRAVEL || !(Math.abs(change) > MOST_SHARE * travel)) return null;
     const up = trim.thrustMoment > 0;
     const tilt = (degrees: number) => ({
       label: `Tilt the thrust line ${degrees}° more ${up ? 'down' : 'up'}`,
