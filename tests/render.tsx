@@ -1,0 +1,25 @@
+import { render } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
+import type { ReactElement } from 'react';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import type { Design } from '@/core/document/schema/design';
+import { SurroundingsContext } from '@/ui/surroundings';
+import { openSession, type TestSession } from './session';
+
+/** A piece of the interface over an open design, with a hand that clicks and types. */
+export async function show(
+  design: Design,
+  piece: ReactElement,
+): Promise<TestSession & { readonly hand: ReturnType<typeof userEvent.setup> }> {
+  const open = await openSession(design);
+  const { session, designs } = open;
+  render(
+    <SurroundingsContext value={{ session, designs }}>
+      <Provider store={session.store}>
+        <MemoryRouter>{piece}</MemoryRouter>
+      </Provider>
+    </SurroundingsContext>,
+  );
+  return { ...open, hand: userEvent.setup() };
+}
