@@ -82,9 +82,15 @@ describe('schools', () => {
   };
 
   test('one wing: a quarter of the mean chord', () => {
-    expect(schoolsOf(trapezoid(500, 200))).toEqual([
+    const tail = { ...trapezoid(150, 100), id: 'tail', role: 'tailplane' as const, position: { x: 600 } };
+    expect(schoolsOf(trapezoid(500, 200), tail)).toEqual([
       expect.objectContaining({ id: 'quarterChord', from: expect.closeTo(0.05, 12), to: expect.closeTo(0.05, 12) }),
     ]);
+  });
+
+  test('a wing without a tail: also 15 to 20 % of the mean chord', () => {
+    const [, tailless] = schoolsOf(trapezoid(500, 200));
+    expect(tailless).toMatchObject({ id: 'tailless', from: expect.closeTo(0.03, 12), to: expect.closeTo(0.04, 12) });
   });
 
   test('two equal wings, chord c, stagger s: 0.25c + s/2 and 0.25…0.30 (c + s)', () => {

@@ -1,0 +1,118 @@
+import { describe, expect, test } from 'vitest';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import { analyse, type Analysis } from '@/core/analyse';
+import { withFields } from '@/core/document/applyChange';
+
+/** Keys that are promised to whoever reads the command line, group by group. */
+const CONTRACT = {
+  reference: ['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'],
+  mass: ['total', 'cg', 'inertia'],
+  pitch: [
+    'liftSlope',
+    'zeroLiftAlpha',
+    'momentSlope',
+    'zeroLiftMoment',
+    'neutralPoint',
+    'neutralPointWithoutTail',
+    'staticMargin',
+    'downwash',
+    'downwashSlope',
+    'pitchDamping',
+  ],
+  lateral: [
+    'sideForceSlope',
+    'dihedralEffect',
+    'yawStiffness',
+    'rollDamping',
+    'yawDamping',
+    'rollFromYawRate',
+    'yawFromRollRate',
+    'rollFromAileron',
+    'yawFromAileron',
+    'rollFromRudder',
+    'yawFromRudder',
+  ],
+  lift: ['shares'],
+  trim: ['speed', 'alpha', 'elevator', 'liftCoefficient'],
+  stall: ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'],
+  drag: ['induced', 'spanEfficiency', 'profile', 'total'],
+  speeds: ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor'],
+  window: ['forward', 'aft', 'forwardBecause', 'aftBecause'],
+} as const;
+
+const whole = new Map<string, Analysis>();
+const analysisOf = (name: string) => {
+  const known = whole.get(name) ?? analyse(demoDesign(name), { withoutRemedies: true });
+  whole.set(name, known);
+  return known;
+};
+
+describe.each(DEMO_NAMES)('%s', (name) => {
+  test('has every promised key, a reason beside every null', () => {
+    const analysis = analysisOf(name);
+    expect(analysis).toMatchObject({ format: 'inclinar-analysis', version: 1 });
+    for (const [group, keys] of Object.entries(CONTRACT)) {
+      const values = analysis[group as keyof typeof CONTRACT] as unknown as Record<string, unknown>;
+      const reasons = values['reasons'] as Record<string, string>;
+      for (const key of keys) {
+        expect(values, `${group}.${key}`).toHaveProperty(key);
+        if (values[key] === null) expect(reasons[key], `${group}.${key}`).toMatch(/.{10,}/);
+      }
+    }
+  });
+
+  test('keeps the conventions of signs and sums', () => {
+    const { pitch, lateral, mass, reference, lift, trim, drag, speeds, stall } = analysisOf(name);
+    expect(pitch.liftSlope).toBeGreaterThan(1.5);
+    expect(pitch.staticMargin).toBeCloseTo((pitch.neutralPoint! - mass.cg![0]) / reference.meanChord!, 12);
+    expect(Math.sign(pitch.momentSlope!)).toBe(-Math.sign(pitch.staticMargin!));
+    expect(reference.aspectRatio).toBeCloseTo(reference.span! ** 2 / reference.area!, 9);
+    expect(lateral.rollDamping).toBeLessThan(0);
+    expect(lateral.yawDamping).toBeLessThan(0);
+    expect(lateral.sideForceSlope).toBeLessThan(0);
+    if (lateral.rollFromAileron !== null) expect(lateral.rollFromAileron).toBeGreaterThan(0);
+    if (lateral.yawFromRudder !== null) expect(lateral.yawFromRudder).toBeGreaterThan(0);
+    expect(Object.values(lift.shares!).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+    expect(trim.speed).toBe(demoDesign(name).conditions.cruiseSpeed);
+    expect(drag.total!).toBeGreaterThanOrEqual(drag.induced! + drag.profile! - 1e-12);
+    expect(speeds.approach!).toBeGreaterThanOrEqual(1.3 * speeds.stall! - 1e-9);
+    expect(stall.startsAtSpanFraction).toBeGreaterThanOrEqual(0);
+    expect(stall.startsAtSpanFraction).toBeLessThanOrEqual(1);
+  });
+});
+
+describe('what the options leave out', () => {
+  test('surfaces only: no fuselage, propeller or viscosity, and said so', () => {
+    for (const name of ['lagoon-postman', 'storm-courier']) {
+      const bare = analyse(demoDesign(name), { surfacesOnly: true, withoutRemedies: true });
+      expect(bare.drag.profile).toBeNull();
+      expect(bare.drag.reasons['profile']).toMatch(/Viscosity is left out/);
+      expect(bare.stall.liftCoefficient).toBeNull();
+      expect(bare.trim.thrustMoment).toBeNull();
+      const without = analyse({ ...demoDesign(name), propulsion: [] }, { surfacesOnly: true, withoutRemedies: true });
+      expect(without.pitch.liftSlope).toBeCloseTo(bare.pitch.liftSlope!, 12);
+    }
+  });
+
+  test('a drag is computed on fewer panels, within half a percent of the chord', () => {
+    for (const name of ['lagoon-postman', 'tandem-ferry', 'storm-courier', 'tern-tender']) {
+      const quick = analyse(demoDesign(name), { quick: true, withoutRemedies: true });
+      const { pitch, reference } = analysisOf(name);
+      expect(Math.abs(quick.pitch.neutralPoint! - pitch.neutralPoint!) / reference.meanChord!, name).toBeLessThan(
+        0.006,
+      );
+      expect(quick.pitch.reasons['neutralPointBand']).toMatch(/when the drag ends/);
+    }
+  });
+
+  test('wakes along the wind move the neutral point by about the band that is shown', () => {
+    for (const name of ['lagoon-postman', 'heron-canard']) {
+      const design = withFields(demoDesign(name), [{ field: '/propulsion', value: [] }]);
+      const [datum, wind] = (['datum', 'wind'] as const).map((wake) =>
+        analyse(design, { wake, withoutRemedies: true }),
+      );
+      const moved = Math.abs(wind!.pitch.neutralPoint! - datum!.pitch.neutralPoint!);
+      expect(moved).toBeLessThan(datum!.pitch.neutralPointBand! + 0.03 * datum!.reference.meanChord!);
+    }
+  });
+});
