@@ -1,19 +1,85 @@
 import { mkdirSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { createApp } from '../server/app';
 import { listenOn } from '../server/listen';
 
 const FOLDER = 'docs/screenshots';
 
-/** One picture a main view: file name, design, stage. */
-const VIEWS: readonly (readonly [string, string, string])[] = [
-  ['wing', 'Lagoon Postman', 'Wing'],
-  ['tail', 'Gannet Vee', 'Tail'],
-  ['weights', 'Reef Surveyor', 'Weights'],
-  ['balance', 'Reef Surveyor', 'Balance'],
-  ['stability', 'Tandem Ferry', 'Stability'],
+interface View {
+  readonly file: string;
+  readonly design: string;
+  readonly stage: string;
+  /** What the hand does before the picture is taken. */
+  readonly prepare?: (page: Page) => Promise<unknown>;
+}
+
+const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+const look = (name: string) => (page: Page) => page.getByRole('radio', { name }).click();
+
+/** One picture a main view. */
+const VIEWS: readonly View[] = [
+  {
+    file: 'brief',
+    design: 'Lagoon Postman',
+    stage: 'Brief',
+    prepare: async (page) => {
+      await press('Draw three layouts')(page);
+      await page.locator('[data-layout]').nth(2).waitFor();
+    },
+  },
+  { file: 'wing', design: 'Lagoon Postman', stage: 'Wing' },
+  { file: 'front', design: 'Polly Drift', stage: 'Wing', prepare: look('Front') },
+  { file: 'space', design: 'Tandem Ferry', stage: 'Wing', prepare: look('3D') },
+  { file: 'section', design: 'Gannet Vee', stage: 'Section' },
+  {
+    file: 'tail',
+    design: 'Harbour Steward',
+    stage: 'Tail',
+    prepare: async (page) => {
+      await press('Compare')(page);
+      await page.getByTestId('tail-schools').waitFor();
+    },
+  },
+  { file: 'rigging', design: 'Lagoon Postman', stage: 'Rigging' },
+  { file: 'weights', design: 'Reef Surveyor', stage: 'Weights' },
+  { file: 'balance', design: 'Reef Surveyor', stage: 'Balance' },
+  { file: 'stability', design: 'Storm Courier', stage: 'Stability' },
+  {
+    file: 'working',
+    design: 'Lagoon Postman',
+    stage: 'Stability',
+    prepare: press(/^Neutral point, whole .*show the working|^Neutral point .*show the working/),
+  },
+  {
+    file: 'assemblies',
+    design: 'Evening Lifter',
+    stage: 'Balance',
+    prepare: async (page) => {
+      await press(/^Assemblies/)(page);
+      for (const box of await page.getByRole('group').filter({ hasText: 'In the place of' }).getByRole('checkbox').all())
+        await box.check();
+      await press(/^Try all/)(page);
+      await page.getByTestId('combinations').getByRole('row').nth(3).waitFor();
+    },
+  },
+  {
+    file: 'revisions',
+    design: 'Lagoon Postman',
+    stage: 'Wing',
+    prepare: async (page) => {
+      await press(/^Revisions/)(page);
+      await page.getByLabel('Name of this state').fill('Before the longer wing');
+      await press('Keep it')(page);
+      await press('Close')(page);
+      await page.getByRole('textbox', { name: 'Span, projected' }).fill('1400');
+      await page.keyboard.press('Enter');
+      await press(/^Revisions/)(page);
+      await press('Compare')(page);
+      await page.getByTestId('comparison').waitFor();
+    },
+  },
 ];
 
 /** Takes the pictures of docs/screenshots from the demo data, in a fresh browser. */
@@ -29,17 +95,16 @@ async function takeAll(): Promise<void> {
   await page.goto(address);
   await page.getByRole('link', { name: 'Lagoon Postman', exact: true }).waitFor();
   await page.screenshot({ path: join(FOLDER, 'designs.png') });
-  for (const [name, design, stage] of VIEWS) {
+  for (const { file, design, stage, prepare } of VIEWS) {
     await page.goto(address);
     await page.getByRole('link', { name: design, exact: true }).click();
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
     await page.getByTestId('verdict').waitFor();
-    await page.waitForTimeout(1500);
-    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+    await page.waitForTimeout(1200);
+    await prepare?.(page);
+    await page.waitForTimeout(800);
+    await page.screenshot({ path: join(FOLDER, `${file}.png`) });
   }
-  await page.getByRole('button', { name: /^Neutral point .*show the working/ }).click();
-  await page.waitForTimeout(300);
-  await page.screenshot({ path: join(FOLDER, 'working.png') });
   await browser.close();
   server.close();
 }

@@ -130,7 +130,7 @@ describe('undercarriage', () => {
     expect(gear.layout).toBe('tailDragger');
     expect(degrees(gear.tipAngle)).toBeCloseTo(degrees(Math.atan(40 / 120)), 9);
     // Foot of the balance point to the line from (60, 120) to (600, 0), on the plan.
-    const distance = Math.abs(540 * 0 - 0 + 120 * (600 - 100)) / Math.hypot(540, 120);
+    const distance = (120 * (600 - 100)) / Math.hypot(540, 120);
     expect(degrees(gear.turnoverAngle!)).toBeCloseTo(degrees(Math.atan(120 / distance)), 6);
     expect(gear.propellerClearance).toBeCloseTo(0.02, 9);
   });
