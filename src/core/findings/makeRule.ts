@@ -1,6 +1,7 @@
 import type { Design } from '../document/schema/design';
 import type { Finding, Stage } from './finding';
 import type { AnalysisWithoutFindings, Rule } from './rule';
+import { withMinus } from './words';
 
 /** What a rule found: all of a finding but what is the same each time. */
 export type Found = Pick<Finding, 'severity' | 'message' | 'numbers'> & { readonly remedies?: Finding['remedies'] };
@@ -20,7 +21,9 @@ export function makeRule(
     id,
     check: (design, analysis) => {
       const found = look(design, analysis);
-      return found && { id, stage, source, ...found, remedies: found.remedies ?? [] };
+      return (
+        found && { id, stage, source, ...found, message: withMinus(found.message), remedies: found.remedies ?? [] }
+      );
     },
   };
 }

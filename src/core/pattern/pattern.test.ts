@@ -4,7 +4,7 @@ import { trapezoid } from '#/tests/designs';
 import { surfaceSchema } from '../document/schema/surface';
 import { sectionSchema, type SectionOf } from '../document/schema/section';
 import { bendCorrection, chordSquareToEdge, ellipseArc, foldPattern } from './foldPattern';
-import { sparPlaces } from './sparPlace';
+import { offThickest, sparPlaces } from './sparPlace';
 
 const fold = (input: object = {}) =>
   sectionSchema.parse({
@@ -111,4 +111,20 @@ test('a straight rod wanders through a tapered chord', () => {
     expect.closeTo(0.4, 9),
   ]);
   expect(sparPlaces(surface, 'none')).toEqual([]);
+});
+
+test('only a section that swells has a thickest place for a rod to miss', () => {
+  const spars = [{ id: 'rod', start: { distanceFromRoot: 0, x: 160 }, end: { distanceFromRoot: 500, x: 160 } }];
+  const offOf = (section: object) => {
+    const stations = trapezoid(500, 200).stations.map((station) => ({ ...station, section }));
+    return sparPlaces(surfaceSchema.parse({ ...trapezoid(500, 200), stations, spars }), 'rod').map(offThickest);
+  };
+  for (const even of [
+    { kind: 'flatPlate', thickness: 5 },
+    { kind: 'curvedPlate', thickness: 5, camber: 0.03 },
+    { kind: 'reflexed', thickness: 5, bendAngle: 4 },
+  ]) {
+    expect(offOf(even)).toEqual([0, 0, 0]);
+  }
+  for (const off of offOf({ kind: 'fourDigit', thicknessRatio: 0.12 })) expect(off).toBeCloseTo(0.8 - 0.3, 2);
 });

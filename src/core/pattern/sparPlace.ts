@@ -1,3 +1,4 @@
+import type { SectionKind } from '../document/schema/section';
 import type { Surface } from '../document/schema/surface';
 import { thicknessOf, contourOf } from '../section/contour';
 
@@ -6,10 +7,20 @@ export interface SparPlace {
   readonly distance: number;
   readonly chord: number;
   readonly fraction: number;
-  /** Where the section is thickest there. */
-  readonly thickest: number;
+  /** Where the section is thickest there; null for sheets of even thickness, which have no such place. */
+  readonly thickest: number | null;
   /** Height between the faces at the rod [mm]. */
   readonly height: number;
+}
+
+/** Chord fraction a rod may lie off the thickest place before it gives away noticeable height. */
+export const MOST_OFF_THICKEST = 0.12;
+
+const EVEN_THICKNESS: ReadonlySet<SectionKind> = new Set(['flatPlate', 'curvedPlate', 'reflexed']);
+
+/** How far a rod lies from the thickest place, as a fraction of the chord; 0 where there is none. */
+export function offThickest({ fraction, thickest }: SparPlace): number {
+  return thickest === null ? 0 : Math.abs(fraction - thickest);
 }
 
 /** A rod is a straight line in plan: its place in the chord varies along a swept or tapered panel. */
@@ -38,7 +49,7 @@ export function sparPlaces(surface: Surface, sparId: string): SparPlace[] {
         distance,
         chord: place.chord,
         fraction,
-        thickest: thicknessOf(contour).position,
+        thickest: EVEN_THICKNESS.has(place.section.kind) ? null : thicknessOf(contour).position,
         height: fraction < 0 || fraction > 1 ? 0 : (contour.upper[near]! - contour.lower[near]!) * place.chord,
       },
     ];

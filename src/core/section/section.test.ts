@@ -4,6 +4,7 @@ import type { Section } from '../document/schema/section';
 import { expectWithin } from '#/tests/matchers';
 import { camberLine, contourOf, thicknessOf, twoParabolas } from './contour';
 import { sectionData, shapeOf } from './lowReynolds';
+import { sectionPolar } from './sectionPolar';
 import { thinAerofoil } from './thinAerofoil';
 
 const section = (input: unknown): Section => sectionSchema.parse(input);
@@ -172,5 +173,35 @@ describe('low Reynolds numbers', () => {
       expect(Math.abs(here.maximumLift - next.maximumLift)).toBeLessThan(2e-3);
       expect(here.outsideTable).toBe(reynolds < 2e4 || reynolds > 5e5);
     }
+  });
+});
+
+describe('polars of sections', () => {
+  const board = (input: unknown) => section(input);
+
+  test('run from nought to the greatest lift, least drag where the camber works best', () => {
+    const arc = board({ kind: 'curvedPlate', thickness: 4, camber: 0.05 });
+    const points = sectionPolar(arc, 200, 1e5);
+    const data = sectionData(arc, 200, 1e5);
+    expect(points[0]!.lift).toBe(0);
+    expect(points.at(-1)!.lift).toBeCloseTo(data.maximumLift, 12);
+    const least = points.reduce((a, b) => (b.drag < a.drag ? b : a));
+    expect(least.drag).toBeGreaterThanOrEqual(data.leastDrag);
+    expect(least.lift).toBeCloseTo(data.bestLift, 1);
+    expect(points.at(-1)!.drag).toBeCloseTo(
+      data.leastDrag + data.dragGrowth * (data.maximumLift - data.bestLift) ** 2,
+      12,
+    );
+  });
+
+  test('a curved sheet lifts more than a flat one, and drags less there', () => {
+    const [flat, arc] = [
+      board({ kind: 'flatPlate', thickness: 4 }),
+      board({ kind: 'curvedPlate', thickness: 4, camber: 0.05 }),
+    ].map((one) => sectionPolar(one, 200, 1e5));
+    expect(arc!.at(-1)!.lift).toBeGreaterThan(flat!.at(-1)!.lift);
+    const near = (points: typeof flat, lift: number) =>
+      points!.reduce((a, b) => (Math.abs(b.lift - lift) < Math.abs(a.lift - lift) ? b : a)).drag;
+    expect(near(arc, 0.6)).toBeLessThan(near(flat, 0.6));
   });
 });

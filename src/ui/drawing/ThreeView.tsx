@@ -55,6 +55,7 @@ export default function ThreeView({ design }: { readonly design: Design }) {
             {solids.map((triangles, index) => (
               <Solid key={index} triangles={triangles} />
             ))}
+            <Datum from={xMin - 0.06 * size} to={xMax + 0.06 * size} />
             {cg && (
               <mesh position={[cg[0] * 1000, 0, cg[2] * 1000]} renderOrder={2}>
                 <sphereGeometry args={[size * 0.012, 20, 14]} />
@@ -97,6 +98,21 @@ export default function ThreeView({ design }: { readonly design: Design }) {
         </Button>
       </div>
     </div>
+  );
+}
+
+/** The datum line, against which every angle is measured. */
+function Datum({ from, to }: { readonly from: number; readonly to: number }) {
+  const geometry = useMemo(() => {
+    const line = new BufferGeometry();
+    line.setAttribute('position', new BufferAttribute(new Float32Array([from, 0, 0, to, 0, 0]), 3));
+    return line;
+  }, [from, to]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  return (
+    <lineSegments geometry={geometry} renderOrder={1}>
+      <lineBasicMaterial color={BALANCE} depthTest={false} transparent />
+    </lineSegments>
   );
 }
 

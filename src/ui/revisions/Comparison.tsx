@@ -66,7 +66,9 @@ export function Comparison({ design, compared }: { readonly design: Design; read
                   <td className="text-right whitespace-nowrap">{text(before)}</td>
                   <td className="text-right font-medium whitespace-nowrap">{text(after)}</td>
                   <td className="text-right whitespace-nowrap text-faint">
-                    {before === null || after === null || text(before) === text(after) ? '' : changeOf(before, after)}
+                    {before === null || after === null || text(before) === text(after)
+                      ? ''
+                      : changeOf(before, after, (value) => show(value, units))}
                   </td>
                 </tr>
               );
@@ -94,18 +96,20 @@ export function Comparison({ design, compared }: { readonly design: Design; read
   );
 }
 
-/** Relative change of a number that is not near nought, else its difference. */
-function changeOf(before: number, after: number): string {
-  const relative = (after - before) / Math.abs(before);
-  const sign = after > before ? '+' : '−';
-  return Math.abs(before) > 1e-9 && Math.abs(relative) < 5
-    ? `${sign}${decimal(Math.abs(relative) * 100, 1)} %`
-    : `${sign}${decimal(Math.abs(after - before), 3)}`;
+/** The difference in the unit of the row. */
+function changeOf(before: number, after: number, show: (value: number) => string): string {
+  return `${after > before ? '+' : '−'}${show(Math.abs(after - before)).replace('1 : ', '')}`;
 }
 
 function changeWords({ before, after }: Difference): string {
   const show = (value: Difference['before']) =>
-    typeof value === 'number' ? decimal(value, 3) : typeof value === 'boolean' ? (value ? 'yes' : 'no') : value;
+    typeof value === 'number'
+      ? decimal(value, Math.abs(value) >= 10 ? 1 : 3)
+      : typeof value === 'boolean'
+        ? value
+          ? 'yes'
+          : 'no'
+        : value;
   if (before === null) return after === 'there' ? 'added' : `set to ${show(after)}`;
   if (after === null) return before === 'there' ? 'taken out' : `was ${show(before)}`;
   return `${show(before)} → ${show(after)}`;

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/document/applyChange';
 import type { Design } from '@/core/document/schema/design';
@@ -13,10 +13,18 @@ import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { KIND_NAMES } from './SectionEditor';
 
+const SectionPolarChart = lazy(() => import('./SectionPolarChart'));
+
 const OTHERS = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => kind !== 'coordinates');
 
 /** This section beside another, on the whole aircraft at its weight and Reynolds number. */
-export function CompareSections({ design, surface }: { readonly design: Design; readonly surface: Surface }) {
+interface CompareSectionsProps {
+  readonly design: Design;
+  readonly surface: Surface;
+  readonly station: number;
+}
+
+export function CompareSections({ design, surface, station }: CompareSectionsProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const present = useAppSelector((state) => state.analysis.current);
@@ -45,6 +53,16 @@ export function CompareSections({ design, surface }: { readonly design: Design; 
     // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [design, asked, dispatch]);
 
+  const { section, chord } = surface.stations[station]!;
+  const reynolds =
+    present?.sections.find((entry) => entry.surface === surface.id && entry.station === station)?.reynolds ?? 1e5;
+  const beside = kind === '' ? (section.kind === 'flatPlate' ? 'curvedPlate' : 'flatPlate') : kind;
+  const fresh = freshSection(beside, section);
+  const curves = [
+    { name: KIND_NAMES[section.kind].toLowerCase(), section, chord, reynolds },
+    ...(fresh ? [{ name: KIND_NAMES[beside].toLowerCase(), section: fresh, chord, reynolds }] : []),
+  ];
+
   const rows: readonly (readonly [string, (analysis: Analysis) => string])[] = [
     ['Stall', ({ speeds }) => (speeds.stall === null ? '–' : formatSpeed(speeds.stall, units))],
     ['Greatest lift', ({ stall }) => (stall.liftCoefficient === null ? '–' : decimal(stall.liftCoefficient, 2))],
@@ -72,6 +90,9 @@ export function CompareSections({ design, surface }: { readonly design: Design; 
           />
         )}
       </div>
+      <Suspense fallback={<p className="h-[200px] text-sm text-faint">Drawing the chart…</p>}>
+        <SectionPolarChart curves={curves} />
+      </Suspense>
       {present && asked !== '["",""]' && (
         <>
           <table className="mt-2 w-full text-[13px]">

@@ -2,7 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { Surface } from '@/core/document/schema/surface';
 import { ROD_STOCK } from '@/core/equipment/rods';
-import { sparPlaces } from '@/core/pattern/sparPlace';
+import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/pattern/sparPlace';
 import { decimal, formatLength } from '@/core/units/formatQuantity';
 import { addSpar, removeSpar } from '@/store/airframe';
 import { setFields } from '@/store/edit';
@@ -101,14 +101,14 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
           </tr>
         </thead>
         <tbody>
-          {sparPlaces(surface, spar.id).map(({ distance, fraction, thickest, height }) => (
-            <tr key={distance} className="border-t border-soft">
-              <td>{formatLength(distance, units, 0)}</td>
-              <td className={Math.abs(fraction - thickest) > 0.1 ? 'text-caution' : ''}>
-                {decimal(fraction * 100, 0)} %
+          {sparPlaces(surface, spar.id).map((place) => (
+            <tr key={place.distance} className="border-t border-soft">
+              <td>{formatLength(place.distance, units, 0)}</td>
+              <td className={offThickest(place) > MOST_OFF_THICKEST ? 'text-caution' : ''}>
+                {decimal(place.fraction * 100, 0)} %
               </td>
-              <td>{decimal(thickest * 100, 0)} %</td>
-              <td>{formatLength(height, units, 1)}</td>
+              <td>{place.thickest === null ? 'even' : `${decimal(place.thickest * 100, 0)} %`}</td>
+              <td>{formatLength(place.height, units, 1)}</td>
             </tr>
           ))}
         </tbody>

@@ -45,7 +45,7 @@ export function SectionStage({ design }: { readonly design: Design }) {
       <SquareToEdge surface={surface} />
       <Rods surface={surface} />
       {material && surface.stations[station]!.section.kind === 'foldedOverSpar' && <TrialFolds material={material} />}
-      <CompareSections design={design} surface={surface} />
+      <CompareSections design={design} surface={surface} station={station} />
     </>
   );
 }

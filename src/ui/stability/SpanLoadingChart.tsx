@@ -1,11 +1,5 @@
-import Plotly from 'plotly.js';
-import createPlotlyComponent from 'react-plotly.js/factory';
 import type { StallStrip } from '@/core/aero/stall';
-
-const Plot = createPlotlyComponent(Plotly);
-
-const INK = '#2a2c30';
-const BALANCE = '#0b6568';
+import Chart, { BALANCE, INK } from '../charts/Chart';
 
 /** Lift along the half span when the first strip stalls, against what each section can carry. */
 export default function SpanLoadingChart({ strips }: { readonly strips: readonly StallStrip[] }) {
@@ -20,11 +14,7 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
         y: own.map(({ lift }) => lift),
         name: `${name}lift at stall`,
         mode: 'lines' as const,
-        line: {
-          color: BALANCE,
-          width: 2.5,
-          dash: index === 0 ? ('solid' as const) : ('dashdot' as const),
-        },
+        line: { color: BALANCE, width: 2.5, dash: index === 0 ? ('solid' as const) : ('dashdot' as const) },
       },
       {
         x,
@@ -35,33 +25,5 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
       },
     ];
   });
-  return (
-    <Plot
-      data={data}
-      layout={{
-        height: 200,
-        margin: { l: 34, r: 6, t: 4, b: 34 },
-        paper_bgcolor: 'transparent',
-        plot_bgcolor: 'transparent',
-        font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
-        xaxis: {
-          title: { text: 'mm from the centre', standoff: 4 },
-          zeroline: false,
-          gridcolor: '#e7e1d3',
-        },
-        yaxis: { rangemode: 'tozero', gridcolor: '#e7e1d3' },
-        legend: { orientation: 'h', y: 0.08, yanchor: 'bottom', x: 0.02, bgcolor: 'rgba(253,251,246,0.8)' },
-      }}
-      config={
-        {
-          displayModeBar: false,
-          responsive: true,
-          showSendToCloud: false,
-          plotlyServerURL: '',
-        } as object
-      }
-      style={{ width: '100%' }}
-      useResizeHandler
-    />
-  );
+  return <Chart data={data} x="mm from the centre" />;
 }

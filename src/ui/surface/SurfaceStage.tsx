@@ -47,10 +47,11 @@ export function SurfaceStage({ design, roles, kinds, empty }: SurfaceStageProps)
         onChoose={(id) => dispatch(surfaceChosen({ surface: id }))}
       />
       {isWing && <WingSizeFields design={design} />}
+      {!isWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
+      {!isWing && <TailSchools key={`schools-${surface.id}`} surface={surface} />}
       <PlanformFields key={`planform-${surface.id}`} surface={surface} />
       {surface.mirrored && <DihedralFields key={`dihedral-${surface.id}`} surface={surface} />}
-      <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />
-      {!isWing && <TailSchools key={`schools-${surface.id}`} surface={surface} />}
+      {isWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
       <StationsTable key={`stations-${surface.id}`} surface={surface} />
       <ControlsEditor key={`controls-${surface.id}`} design={design} surface={surface} />
       {isWing ? <WingNumbers /> : <TailNumbers id={surface.id} />}

@@ -1,9 +1,6 @@
-import { sparPlaces } from '../../pattern/sparPlace';
+import { MOST_OFF_THICKEST, offThickest, sparPlaces, type SparPlace } from '../../pattern/sparPlace';
 import { makeRule } from '../makeRule';
 import { nameOf, tenths } from '../words';
-
-/** Chord fraction between a rod and the thickest place of a section that has one. */
-const MOST = 0.12;
 
 /** A rod does not lie where the section is thickest: it is lower there, and stiffness goes with the square of height. */
 export const sparMisplaced = makeRule(
@@ -15,17 +12,13 @@ export const sparMisplaced = makeRule(
   (design) => {
     for (const surface of design.surfaces) {
       for (const spar of surface.spars) {
-        const thick = surface.stations[0]!.section.kind;
-        // Sheets of even thickness have no thickest place.
-        if (thick === 'flatPlate' || thick === 'curvedPlate' || thick === 'reflexed') continue;
         const places = sparPlaces(surface, spar.id);
-        const off = places.reduce((most, { fraction, thickest }) => Math.max(most, Math.abs(fraction - thickest)), 0);
-        if (off <= MOST) continue;
+        const off = Math.max(0, ...places.map(offThickest));
+        if (off <= MOST_OFF_THICKEST) continue;
         const [first, last] = [places[0]!, places.at(-1)!];
-        const at = (place: typeof first) => {
-          const share = place.fraction * place.chord;
-          return tenths((place === first ? spar.start.x : spar.end.x) + (place.thickest * place.chord - share));
-        };
+        if (first.thickest === null || last.thickest === null) continue;
+        const at = (x: number, { fraction, chord }: SparPlace, thickest: number) =>
+          tenths(x + (thickest - fraction) * chord);
         return {
           severity: 'caution',
           message: `${nameOf(spar)} in ${nameOf(surface).toLowerCase()} lies up to ${Math.round(off * 100)} % of the chord away from the thickest place (${Math.round(first.fraction * 100)} % at its inner end, thickest at ${Math.round(first.thickest * 100)} %): it gives away height.`,
@@ -34,8 +27,11 @@ export const sparMisplaced = makeRule(
             {
               label: 'Lay it through the thickest place',
               change: [
-                { field: `/surfaces/${surface.id}/spars/${spar.id}/start/x`, value: at(first) },
-                { field: `/surfaces/${surface.id}/spars/${spar.id}/end/x`, value: at(last) },
+                {
+                  field: `/surfaces/${surface.id}/spars/${spar.id}/start/x`,
+                  value: at(spar.start.x, first, first.thickest),
+                },
+                { field: `/surfaces/${surface.id}/spars/${spar.id}/end/x`, value: at(spar.end.x, last, last.thickest) },
               ],
             },
           ],
