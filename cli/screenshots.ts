@@ -58,7 +58,11 @@ const VIEWS: readonly View[] = [
     stage: 'Balance',
     prepare: async (page) => {
       await press(/^Assemblies/)(page);
-      for (const box of await page.getByRole('group').filter({ hasText: 'In the place of' }).getByRole('checkbox').all())
+      for (const box of await page
+        .getByRole('group')
+        .filter({ hasText: 'In the place of' })
+        .getByRole('checkbox')
+        .all())
         await box.check();
       await press(/^Try all/)(page);
       await page.getByTestId('combinations').getByRole('row').nth(3).waitFor();

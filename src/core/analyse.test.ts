@@ -2,47 +2,11 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
 import { badNumbers, expectWithin } from '#/tests/matchers';
+import { CONTRACT } from '#/tests/contract';
 import { airAt, GRAVITY } from './aero/atmosphere';
 import { analyse } from './analyse';
 import { forgetInfluence } from './analysis/influenceCache';
 import { withFields } from './document/applyChange';
-
-/** Keys of the command line's contract; other programs read them. */
-const CONTRACT: Record<string, readonly string[]> = {
-  reference: ['area', 'span', 'meanChord', 'meanChordLeadingEdge', 'aspectRatio'],
-  mass: ['total', 'cg', 'inertia'],
-  pitch: [
-    'liftSlope',
-    'zeroLiftAlpha',
-    'momentSlope',
-    'zeroLiftMoment',
-    'neutralPoint',
-    'neutralPointWithoutTail',
-    'staticMargin',
-    'downwash',
-    'downwashSlope',
-    'pitchDamping',
-  ],
-  lateral: [
-    'sideForceSlope',
-    'dihedralEffect',
-    'yawStiffness',
-    'rollDamping',
-    'yawDamping',
-    'rollFromYawRate',
-    'yawFromRollRate',
-    'rollFromAileron',
-    'yawFromAileron',
-    'rollFromRudder',
-    'yawFromRudder',
-  ],
-  lift: ['shares'],
-  trim: ['speed', 'alpha', 'elevator', 'liftCoefficient'],
-  stall: ['liftCoefficient', 'speed', 'startsAtSpanFraction', 'surface'],
-  drag: ['induced', 'spanEfficiency', 'profile', 'total'],
-  speeds: ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor'],
-  window: ['forward', 'aft', 'forwardBecause', 'aftBecause'],
-};
 
 const groupsOf = (analysis: object) =>
   analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;

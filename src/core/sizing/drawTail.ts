@@ -97,18 +97,18 @@ function centreFin(plan: TailPlan, area: number, quarterX: number): SurfaceInput
     mirrored: false,
     position: { x: round(quarterX - 0.35 * chord), y: 0, z: 4 },
     construction: { material: plan.material },
-    stations: [
-      { distanceFromRoot: 0, chord: root, dihedral: 90, section: sheet(plan.board) },
-      {
-        distanceFromRoot: round(height),
-        chord: tip,
-        leadingEdgeOffset: root - tip,
-        dihedral: 90,
-        section: sheet(plan.board),
-      },
-    ],
+    stations: upright(plan, height, root, tip),
     controls: [control('rudder', 'Rudder', 'rudder', { hingeInboard: 0.6, hingeOutboard: 0.5 })],
   };
+}
+
+/** Stations of a fin that stands straight up, trailing edge upright too. Lengths in mm. */
+function upright({ board }: TailPlan, height: number, root: number, tip: number) {
+  const station = { dihedral: 90, section: sheet(board) };
+  return [
+    { ...station, distanceFromRoot: 0, chord: root },
+    { ...station, distanceFromRoot: round(height), chord: tip, leadingEdgeOffset: root - tip },
+  ];
 }
 
 function tipFins(plan: TailPlan, area: number): SurfaceInput {
@@ -124,16 +124,7 @@ function tipFins(plan: TailPlan, area: number): SurfaceInput {
     role: 'tipFin',
     position: { x: round(wingTip.x + wingTip.chord - 0.75 * root), y: round(wingTip.y), z: round(wingTip.z) },
     construction: { material: plan.material },
-    stations: [
-      { distanceFromRoot: 0, chord: root, dihedral: 90, section: sheet(plan.board) },
-      {
-        distanceFromRoot: round(height),
-        chord: tip,
-        leadingEdgeOffset: root - tip,
-        dihedral: 90,
-        section: sheet(plan.board),
-      },
-    ],
+    stations: upright(plan, height, root, tip),
   };
 }
 
