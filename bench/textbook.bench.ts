@@ -81,11 +81,44 @@ function horseshoe(p: Point, { a, b }: Panel): Point {
   return [bound[0] + outer[0] - inner[0], bound[1] + outer[1] - inner[1], bound[2] + outer[2] - inner[2]];
 }
 
+/** A piece of a trailing leg on the board, between two vortices or behind the last, and the panels whose legs run there. */
+interface LegPiece {
+  readonly middle: Point;
+  readonly run: Point;
+  readonly panels: readonly number[];
+}
+
+function legsOf(lattice: Lattice): LegPiece[] {
+  const { vortex, count } = lattice.cells;
+  const n = lattice.panels;
+  return lattice.strips.flatMap((strip, stripIndex) =>
+    [-1, 1].flatMap((side) =>
+      Array.from(vortex, (from, k): LegPiece[] => {
+        const to = vortex[k + 1] ?? 1;
+        const edge = side > 0 ? strip.b : strip.a;
+        const middle: Point = [edge.x + ((from + to) / 2) * edge.chord, edge.y, edge.z];
+        const run: Point = [side * (to - from) * edge.chord, 0, 0];
+        const panels = Array.from({ length: k + 1 }, (_, index) => stripIndex * count + index);
+        // On the left half the legs change sides.
+        const left = { middle: mirror(middle), run: [-run[0], 0, 0] as Point, panels: panels.map((i) => i + n) };
+        return [{ middle, run, panels }, left];
+      }).flat(),
+    ),
+  );
+}
+
 /** Air that streams past without the aircraft, at a point. */
 export type Stream = (p: Point) => Point;
 
-/** Force and moment about the origin, per ρ, for each stream. */
-export function solveTextbook(lattice: Lattice, streams: readonly Stream[]): { force: Point; moment: Point }[] {
+/**
+ * Force and moment about the origin, per ρ, for each stream; with the legs on
+ * the board, in the whole of the air there, when asked for.
+ */
+export function solveTextbook(
+  lattice: Lattice,
+  streams: readonly Stream[],
+  withLegs = false,
+): { force: Point; moment: Point }[] {
   const panels = panelsOf(lattice);
   const n = panels.length;
   const matrix = panels.map(({ control, normal }) => panels.map((source) => dot(horseshoe(control, source), normal)));
@@ -112,18 +145,27 @@ export function solveTextbook(lattice: Lattice, streams: readonly Stream[]): { f
   return streams.map((stream, c) => {
     const force: Point = [0, 0, 0];
     const moment: Point = [0, 0, 0];
-    for (let i = 0; i < n; i++) {
-      const panel = panels[i]!;
-      const air = stream(panel.force);
+    const pullAt = (where: Point, run: Point, strength: number) => {
+      const air = stream(where);
       for (let j = 0; j < n; j++) {
-        const induced = horseshoe(panel.force, panels[j]!);
+        const induced = horseshoe(where, panels[j]!);
         for (let axis = 0; axis < 3; axis++) air[axis]! += induced[axis]! * right[j]![c]!;
       }
-      const pull = cross(air, subtract(panel.b, panel.a));
-      const turn = cross(panel.force, pull);
+      const pull = cross(air, run);
+      const turn = cross(where, pull);
       for (let axis = 0; axis < 3; axis++) {
-        force[axis]! += right[i]![c]! * pull[axis]!;
-        moment[axis]! += right[i]![c]! * turn[axis]!;
+        force[axis]! += strength * pull[axis]!;
+        moment[axis]! += strength * turn[axis]!;
+      }
+    };
+    panels.forEach(({ force: where, a, b }, i) => pullAt(where, subtract(b, a), right[i]![c]!));
+    if (withLegs) {
+      for (const { middle, run, panels: carried } of legsOf(lattice)) {
+        pullAt(
+          middle,
+          run,
+          carried.reduce((sum, i) => sum + right[i]![c]!, 0),
+        );
       }
     }
     return { force, moment };

@@ -2,7 +2,8 @@ import '@/core/zodSetup';
 import { writeFileSync } from 'node:fs';
 import { DEFAULT_GRID, type Grid } from '@/core/aero/lattice';
 import { simpleAircraft } from '../tests/designs';
-import { CASES, type PublishedCase } from '../tests/published/cases';
+import { CASES } from '../tests/published/cases';
+import type { PublishedCase } from '../tests/published/publishedCase';
 import { CONVERGED, solveSurfaces } from '../tests/published/solve';
 
 const FILE = 'docs/validation.md';

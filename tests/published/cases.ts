@@ -2,46 +2,18 @@ import { induceAt, velocityRow, vortexField } from '@/core/aero/vortexField';
 import { camberLine, contourOf } from '@/core/section/contour';
 import { thinAerofoil } from '@/core/section/thinAerofoil';
 import { sectionSchema } from '@/core/document/schema/section';
-import { designOf, type SurfaceInput, trapezoid } from '../designs';
+import { designOf } from '../designs';
+import { LATERAL_CASES } from './lateralCases';
 import { liftingLine } from './liftingLine';
+import { MEASURED_CASES } from './measuredCases';
+import { GLAUERT, type PublishedCase, SURFACE } from './publishedCase';
+import { ellipse, longWing, rectangle } from './shapes';
 import { solveSurfaces } from './solve';
-
-/** A published or analytic value and what this program makes of it. */
-export interface PublishedCase {
-  readonly title: string;
-  readonly source: string;
-  readonly published: number;
-  readonly ours: () => number;
-  /** Largest relative error that passes; null where the value is shown only for comparison. */
-  readonly tolerance: number | null;
-  /** Why the two part, where they do. */
-  readonly remark?: string;
-}
-
-const rectangle = (aspectRatio: number, more: Partial<SurfaceInput> = {}, chord = 200) =>
-  designOf([trapezoid((chord / 2) * aspectRatio, chord, chord, more)]);
-
-/** So long that the chord hardly matters: what a lifting line speaks of. */
-const longWing = () => solveSurfaces(rectangle(100, {}, 80), { strips: 60, chordwise: 4 });
-
-/** Elliptic plan form with a straight quarter-chord line; half span and root chord in mm. */
-function ellipse(halfSpan: number, chord: number, more: Partial<SurfaceInput> = {}): SurfaceInput {
-  const count = 30;
-  const stations = Array.from({ length: count }, (_, index) => {
-    const share = Math.sin((Math.PI / 2) * (index / (count - 0.4)));
-    const local = chord * Math.sqrt(1 - share ** 2);
-    return { distanceFromRoot: halfSpan * share, chord: Math.max(5, local), leadingEdgeOffset: (chord - local) / 4 };
-  });
-  return { id: 'wing', role: 'wing', stations, ...more };
-}
 
 const thin = (input: unknown) => {
   const contour = contourOf(sectionSchema.parse(input), 200);
   return thinAerofoil(contour.x, camberLine(contour));
 };
-
-const GLAUERT = 'Glauert, The Elements of Aerofoil and Airscrew Theory, 1926';
-const SURFACE = 'Lifting-surface theory, as tabulated for rectangular wings (Kinner; Jordan)';
 
 /** σ of Prandtl's induced drag of two equal wings, from the wake of two elliptic wings of aspect ratio 20. */
 function biplaneFactor(gapOverSpan: number): number {
@@ -74,26 +46,6 @@ function flapRatio(): number {
   const controls = [{ id: 'flap', function: 'elevator' as const, hingeInboard: 0.75, hingeOutboard: 0.75 }];
   const pitch = solveSurfaces(rectangle(40, { controls })).pitch();
   return pitch.liftFromElevator! / pitch.liftSlope;
-}
-
-/** Lift slope of a V-tail alone over that of the same boards laid flat, on the same area. */
-function veeLift(degrees: number): number {
-  const tail = (angle: number) => {
-    const input = trapezoid(300, 120, 120);
-    input.stations[0]!.dihedral = angle;
-    const solved = solveSurfaces(designOf([input]));
-    return solved.pitch().liftSlope * solved.reference.area;
-  };
-  return tail(degrees) / tail(0);
-}
-
-/** Side-force slope of a V-tail alone over the lift slope of the same boards laid flat. */
-function veeSide(degrees: number): number {
-  const input = trapezoid(300, 120, 120);
-  input.stations[0]!.dihedral = degrees;
-  const vee = solveSurfaces(designOf([input]));
-  const flat = solveSurfaces(designOf([trapezoid(300, 120, 120)]));
-  return (-vee.lateral().sideForceSlope * vee.reference.area) / (flat.pitch().liftSlope * flat.reference.area);
 }
 
 /** Warren's test wing: A = 2√2, leading edge swept 53.54°, taper 1/3, root chord 1.5. */
@@ -130,9 +82,6 @@ const slenderDelta = () =>
     ]),
   );
 
-/** Fit of NACA TN 3911 to wind tunnel results of straight wings, sections of slope 2π. */
-const lowryPolhamus = (aspectRatio: number) => (2 * Math.PI * aspectRatio) / (2 + Math.sqrt(aspectRatio ** 2 + 4));
-
 const flapTheta = Math.acos(1 - 2 * 0.75);
 
 export const CASES: readonly PublishedCase[] = [
@@ -148,6 +97,13 @@ export const CASES: readonly PublishedCase[] = [
     source: SURFACE,
     published: 2.474,
     ours: () => solveSurfaces(rectangle(2)).pitch().liftSlope,
+    tolerance: 0.002,
+  },
+  {
+    title: 'Rectangle of aspect ratio 2, neutral point in chords',
+    source: SURFACE,
+    published: 0.2094,
+    ours: () => solveSurfaces(rectangle(2)).pitch().neutralPoint / 0.2,
     tolerance: 0.002,
   },
   {
@@ -287,14 +243,6 @@ export const CASES: readonly PublishedCase[] = [
     tolerance: 0.015,
   },
   {
-    title: 'Roll damping of a rectangle of aspect ratio 100',
-    source: `${GLAUERT}: lifting line with a linear twist, solved anew`,
-    // At pb/2V = 1 the local angle is y/(b/2); roll to the right is down on the right.
-    published: -liftingLine(100, (eta) => eta, 200).roll,
-    ours: () => longWing().lateral().rollDamping,
-    tolerance: 0.015,
-  },
-  {
     title: 'Pitch damping of a rectangle of aspect ratio 40 about its quarter chord',
     source: 'Strip theory: a plate turning about its quarter chord is a parabolic arc, c_mq = −π/4',
     published: -Math.PI / 4,
@@ -302,31 +250,6 @@ export const CASES: readonly PublishedCase[] = [
     tolerance: 0.03,
     remark: 'The tips carry less; the rest is within a percent.',
   },
-  ...([1, 2, 6] as const).map((aspectRatio): PublishedCase => ({
-    title: `Rectangle of aspect ratio ${aspectRatio}, lift slope, fit to wind tunnel results`,
-    source: 'Lowry & Polhamus, NACA TN 3911, 1957',
-    published: lowryPolhamus(aspectRatio),
-    ours: () => solveSurfaces(rectangle(aspectRatio)).pitch().liftSlope,
-    tolerance: 0.08,
-    remark:
-      'The fit takes section slopes of 2π, which measured sections at model scale do not reach; it lies above theory by up to 7 %.',
-  })),
-  ...([30, 35, 40, 45] as const).flatMap((angle): PublishedCase[] => [
-    {
-      title: `V-tail at ${angle}°, lift against the same boards laid flat; rule: cos²`,
-      source: 'Projected-area rule of thumb',
-      published: Math.cos((angle * Math.PI) / 180) ** 2,
-      ours: () => veeLift(angle),
-      tolerance: null,
-      remark: 'The rule is low: each half also works in the wash of the other.',
-    },
-    {
-      title: `V-tail at ${angle}°, side force against the lift laid flat; rule: sin²`,
-      source: 'Projected-area rule of thumb',
-      published: Math.sin((angle * Math.PI) / 180) ** 2,
-      ours: () => veeSide(angle),
-      tolerance: null,
-      remark: 'The rule is high: in sideslip the halves work against each other at the root.',
-    },
-  ]),
+  ...LATERAL_CASES,
+  ...MEASURED_CASES,
 ];

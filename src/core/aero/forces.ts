@@ -27,8 +27,11 @@ export function scaleLoad({ force, moment }: Load, by: number): Load {
 /**
  * Force of the circulation of one case in the air of another, both halves, by
  * surface: F = ρ Γ V × l on every bound segment, with V including what all
- * vortices induce there, and ρ Γ V × x on the legs along the chord, of which
- * only the air along the span counts (the boundary condition stops the rest).
+ * vortices induce there, and on the legs along the chord F = ρ Γ V × x with V
+ * of the free stream alone. What vortices induce on each other’s legs cancels
+ * over the aircraft by action and reaction, but for the little that the wakes
+ * feel; with it the legs give the side force and yaw of rolling that the
+ * suction of the tips means, and dihedral its roll at lift.
  *
  * The force of a state s is `crossLoads(s, s)`; its change under a small case e
  * is `crossLoads(s, e) + crossLoads(e, s)`.
@@ -49,7 +52,7 @@ export function crossLoads(
   for (let stripIndex = 0; stripIndex < lattice.strips.length; stripIndex++) {
     const strip = lattice.strips[stripIndex]!;
     const sum = sums[strip.surface]!;
-    const { a, b, tangentY, tangentZ } = strip;
+    const { a, b } = strip;
     const first = stripIndex * count;
     let fx = 0;
     let fy = 0;
@@ -59,11 +62,6 @@ export function crossLoads(
     let mz = 0;
     const dy = matrices.forceY[first]! - y0;
     const dz = matrices.forceZ[first]! - z0;
-    let strengthSum = 0;
-    let legA = 0;
-    let legB = 0;
-    let momentA = 0;
-    let momentB = 0;
     for (let k = 0; k < count; k++) {
       const i = first + k;
       const strength = circulation[i]!;
@@ -83,27 +81,20 @@ export function crossLoads(
       mx += dy * pz - dz * py;
       my += dz * px - dx * pz;
       mz += dx * py - dy * px;
-      // Legs along the chord: length from the vortex to the trailing edge, middle of it.
+      // Legs along the chord, from the vortex to the trailing edge, out along B and back along A.
       const rest = 1 - vortex[k]!;
-      strengthSum += strength;
-      const onA =
-        strength * a.chord * rest * alongSpan(air.onset, a.x + a.chord * (1 - rest / 2), a.y, a.z, tangentY, tangentZ);
-      const onB =
-        strength * b.chord * rest * alongSpan(air.onset, b.x + b.chord * (1 - rest / 2), b.y, b.z, tangentY, tangentZ);
-      legA += onA;
-      legB -= onB;
-      momentA += onA * (a.x + a.chord * (1 - rest / 2) - x0);
-      momentB -= onB * (b.x + b.chord * (1 - rest / 2) - x0);
-    }
-    if (strengthSum !== 0 || legA !== 0 || legB !== 0) {
-      // The pull of a leg is along the normal (0, −tz, ty).
-      const leg = legA + legB;
-      fy -= leg * tangentZ;
-      fz += leg * tangentY;
-      mx +=
-        legA * ((a.y - y0) * tangentY + (a.z - z0) * tangentZ) + legB * ((b.y - y0) * tangentY + (b.z - z0) * tangentZ);
-      my -= (momentA + momentB) * tangentY;
-      mz -= (momentA + momentB) * tangentZ;
+      for (let side = -1; side <= 1; side += 2) {
+        const edge = side > 0 ? b : a;
+        const pull = side * strength * rest * edge.chord;
+        const x = edge.x + edge.chord * (1 - rest / 2);
+        const legY = pull * onsetUp(air.onset, x, edge.y);
+        const legZ = -pull * onsetRight(air.onset, x, edge.z);
+        fy += legY;
+        fz += legZ;
+        mx += (edge.y - y0) * legZ - (edge.z - z0) * legY;
+        my -= (x - x0) * legZ;
+        mz += (x - x0) * legY;
+      }
     }
     const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
     if (lateral) {
@@ -122,21 +113,13 @@ export function crossLoads(
   }));
 }
 
-/** Component of an onset along the span of a strip. */
-function alongSpan(
-  { linear, turn, about }: Onset,
-  x: number,
-  y: number,
-  z: number,
-  tangentY: number,
-  tangentZ: number,
-): number {
-  const dx = x - about[0];
-  const dy = y - about[1];
-  const dz = z - about[2];
-  const v = linear[1] - (turn[2] * dx - turn[0] * dz);
-  const w = linear[2] - (turn[0] * dy - turn[1] * dx);
-  return v * tangentY + w * tangentZ;
+/** Parts of an onset across the chord, to the right and up; a leg feels them at its middle, as they change linearly. */
+function onsetRight({ linear, turn, about }: Onset, x: number, z: number): number {
+  return linear[1] - (turn[2] * (x - about[0]) - turn[0] * (z - about[2]));
+}
+
+function onsetUp({ linear, turn, about }: Onset, x: number, y: number): number {
+  return linear[2] - (turn[0] * (y - about[1]) - turn[1] * (x - about[0]));
 }
 
 /** The same load about another point: M' = M + (r − r') × F. */

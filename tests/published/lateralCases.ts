@@ -1,0 +1,108 @@
+import { designOf, trapezoid } from '../designs';
+import { liftingLine } from './liftingLine';
+import { GLAUERT, type PublishedCase } from './publishedCase';
+import { ellipse, longWing, rectangle, sweptBoard } from './shapes';
+import { solveSurfaces } from './solve';
+
+/** Lift slope of a V-tail alone over that of the same boards laid flat, on the same area. */
+function veeLift(degrees: number): number {
+  const tail = (angle: number) => {
+    const input = trapezoid(300, 120, 120);
+    input.stations[0]!.dihedral = angle;
+    const solved = solveSurfaces(designOf([input]));
+    return solved.pitch().liftSlope * solved.reference.area;
+  };
+  return tail(degrees) / tail(0);
+}
+
+/** Side-force slope of a V-tail alone over the lift slope of the same boards laid flat. */
+function veeSide(degrees: number): number {
+  const input = trapezoid(300, 120, 120);
+  input.stations[0]!.dihedral = degrees;
+  const vee = solveSurfaces(designOf([input]));
+  const flat = solveSurfaces(designOf([trapezoid(300, 120, 120)]));
+  return (-vee.lateral().sideForceSlope * vee.reference.area) / (flat.pitch().liftSlope * flat.reference.area);
+}
+
+/** Yaw and side force from roll rate over lift, about the neutral point, turned from body into wind axes. */
+function rolling(solved: ReturnType<typeof solveSurfaces>) {
+  const alpha = 0.05;
+  const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
+  const pitch = solved.pitch();
+  const body = solved.lateral(alpha, [pitch.neutralPoint, 0, 0]);
+  const lift = pitch.liftSlope * sine;
+  const yaw =
+    cosine ** 2 * body.yawFromRollRate -
+    sine ** 2 * body.rollFromYawRate -
+    sine * cosine * (body.rollDamping - body.yawDamping);
+  return {
+    yaw: yaw / lift,
+    sideForce: (cosine * body.sideForceFromRollRate + sine * body.sideForceFromYawRate) / lift,
+  };
+}
+
+const TIPS = 'Toll & Queijo, NACA TN 1581, 1948, with 1/A for the suction of the tips';
+
+/** (A + cos Λ)/(A + 4 cos Λ) tan Λ + 1/A. */
+function tollQueijo(aspectRatio: number, sweep: number): number {
+  const angle = (sweep * Math.PI) / 180;
+  const cosine = Math.cos(angle);
+  return ((aspectRatio + cosine) / (aspectRatio + 4 * cosine)) * Math.tan(angle) + 1 / aspectRatio;
+}
+
+export const LATERAL_CASES: readonly PublishedCase[] = [
+  {
+    title: 'Roll damping of a rectangle of aspect ratio 100',
+    source: `${GLAUERT}: lifting line with a linear twist, solved anew`,
+    // At pb/2V = 1 the local angle is y/(b/2); roll to the right is down on the right.
+    published: -liftingLine(100, (eta) => eta, 200).roll,
+    ours: () => longWing().lateral().rollDamping,
+    tolerance: 0.015,
+  },
+  {
+    title: 'Yaw from roll rate of an elliptic wing of aspect ratio 20 over lift, wind axes',
+    source: `Lifting line in closed form, −(A − 2)/(8 (A + 4)), after ${GLAUERT}, ch. XI`,
+    published: -18 / (8 * 24),
+    ours: () => rolling(solveSurfaces(designOf([ellipse(1000, 127)]), { strips: 30, chordwise: 5 })).yaw,
+    tolerance: 0.04,
+    remark: 'A line has no tips that pull; theirs is 2 % here.',
+  },
+  ...(
+    [
+      [6, 30],
+      [4, 45],
+    ] as const
+  ).map(([aspectRatio, sweep]): PublishedCase => ({
+    title: `Side force from roll rate over lift, constant chord, A ${aspectRatio}, swept ${sweep}°`,
+    source: TIPS,
+    published: tollQueijo(aspectRatio, sweep),
+    ours: () => rolling(solveSurfaces(sweptBoard(aspectRatio, sweep))).sideForce,
+    tolerance: 0.05,
+  })),
+  {
+    title: 'Side force from roll rate over lift, rectangle of aspect ratio 6',
+    source: TIPS,
+    published: tollQueijo(6, 0),
+    ours: () => rolling(solveSurfaces(rectangle(6))).sideForce,
+    tolerance: null,
+    remark: 'The tunnel gives two thirds of the suction that an ideal tip would have; ours is the ideal.',
+  },
+  ...([30, 35, 40, 45] as const).flatMap((angle): PublishedCase[] => [
+    {
+      title: `V-tail at ${angle}°, lift against the same boards laid flat; rule: cos²`,
+      source: 'Projected-area rule of thumb',
+      published: Math.cos((angle * Math.PI) / 180) ** 2,
+      ours: () => veeLift(angle),
+      tolerance: null,
+      remark: 'The rule is low: each half also works in the wash of the other.',
+    },
+    {
+      title: `V-tail at ${angle}°, side force against the lift laid flat; rule: sin²`,
+      source: 'Projected-area rule of thumb',
+      published: Math.sin((angle * Math.PI) / 180) ** 2,
+      ours: () => veeSide(angle),
+      tolerance: null,
+      remark: 'The rule is high: in sideslip the halves work against each other at the root.',
+    },
+  ]),
+];
