@@ -35,7 +35,7 @@ function farDownwash(): number {
   const row = velocityRow(solved.lattice.panels);
   let sum = 0;
   for (const y of [0.31, -0.31]) {
-    induceAt(vortexField(solved.lattice, { rise: 0 }), 200, y, 0, -1, row);
+    induceAt(vortexField(solved.lattice, { rise: 0 }), 200, { y, z: 0, own: -1 }, row);
     for (let j = 0; j < circulation.length; j++) sum += row.w[j]! * circulation[j]!;
   }
   const lift = (2 * solved.farField(alpha).lift) / solved.reference.area;

@@ -82,7 +82,7 @@ function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: n
     if (chords.some(({ from, chord }) => x > from - 0.02 * chord && x < from + chord)) return -1;
     let sum = 0;
     for (const side of [1, -1]) {
-      induceAt(field, x, side * y, z, -1, row);
+      induceAt(field, x, { y: side * y, z, own: -1 }, row);
       for (let j = 0; j < lattice.panels; j++) sum += lattice.doubled[j]! * row.w[j]! * rising.circulation[j]!;
     }
     // Just behind the wing the lattice gives too much: the flow still leaves along the chord.

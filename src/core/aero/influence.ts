@@ -1,6 +1,6 @@
 import type { Lattice } from './lattice';
 import { factorise, type LuFactors } from './luFactors';
-import { induceAt, velocityRow, vortexField, type WakeDirection } from './vortexField';
+import { induceAlong, type VelocityRow, velocityRow, vortexField, type WakeDirection } from './vortexField';
 
 /** Velocity components at the bound vortices, three N × N matrices row by row. */
 export interface BoundInfluence {
@@ -59,37 +59,25 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
   const normal = { even: square(), odd: square() };
   const bound = { even: three(), odd: three() };
   const vectors = boundVectors(lattice);
-  const here = velocityRow(n);
-  const mirrored = velocityRow(n);
+  // All points of a strip lie on one line along the chord: first its control points, then those where forces act.
+  const points = 2 * count;
+  const xs = new Float64Array(points);
+  const here = Array.from({ length: points }, () => velocityRow(n));
+  const mirrored = Array.from({ length: points }, () => velocityRow(n));
 
   lattice.strips.forEach((strip, stripIndex) => {
-    const own = strip.surface;
-    const ny = -strip.tangentZ;
-    const nz = strip.tangentY;
+    const first = stripIndex * count;
+    const { y, z } = strip.m;
     for (let k = 0; k < count; k++) {
-      const i = stripIndex * count + k;
-      const row = i * n;
-      const x = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
-      induceAt(field, x, strip.m.y, strip.m.z, own, here);
-      induceAt(field, x, -strip.m.y, strip.m.z, own, mirrored);
-      for (let j = 0; j < n; j++) {
-        const direct = here.v[j]! * ny + here.w[j]! * nz;
-        const image = lattice.doubled[j]! * (-mirrored.v[j]! * ny + mirrored.w[j]! * nz);
-        normal.even[row + j] = direct + image;
-        normal.odd[row + j] = direct - image;
-      }
-      induceAt(field, vectors.forceX[i]!, strip.m.y, strip.m.z, own, here);
-      induceAt(field, vectors.forceX[i]!, -strip.m.y, strip.m.z, own, mirrored);
-      for (let j = 0; j < n; j++) {
-        const twin = lattice.doubled[j]!;
-        const at = row + j;
-        bound.even.u[at] = here.u[j]! + twin * mirrored.u[j]!;
-        bound.even.v[at] = here.v[j]! - twin * mirrored.v[j]!;
-        bound.even.w[at] = here.w[j]! + twin * mirrored.w[j]!;
-        bound.odd.u[at] = here.u[j]! - twin * mirrored.u[j]!;
-        bound.odd.v[at] = here.v[j]! + twin * mirrored.v[j]!;
-        bound.odd.w[at] = here.w[j]! - twin * mirrored.w[j]!;
-      }
+      xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
+      xs[count + k] = vectors.forceX[first + k]!;
+    }
+    induceAlong(field, { y, z, own: strip.surface }, xs, here);
+    induceAlong(field, { y: -y, z, own: strip.surface }, xs, mirrored);
+    for (let k = 0; k < count; k++) {
+      const row = (first + k) * n;
+      writeNormal(lattice.doubled, row, [-strip.tangentZ, strip.tangentY], here[k]!, mirrored[k]!, normal);
+      writeBound(lattice.doubled, row, here[count + k]!, mirrored[count + k]!, bound);
     }
   });
   silenceCentreFins(lattice, normal.even);
@@ -109,6 +97,46 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
     unitCases: new Map(),
     ...vectors,
   };
+}
+
+/** Velocity along a normal of both half problems, from what a point and its mirror image see. */
+function writeNormal(
+  doubled: Uint8Array,
+  row: number,
+  [ny, nz]: readonly [number, number],
+  here: VelocityRow,
+  mirrored: VelocityRow,
+  { even, odd }: { readonly even: Float64Array; readonly odd: Float64Array },
+): void {
+  const { v, w } = here;
+  const { v: imageV, w: imageW } = mirrored;
+  for (let j = 0; j < v.length; j++) {
+    const direct = v[j]! * ny + w[j]! * nz;
+    const image = doubled[j]! * (imageW[j]! * nz - imageV[j]! * ny);
+    even[row + j] = direct + image;
+    odd[row + j] = direct - image;
+  }
+}
+
+function writeBound(
+  doubled: Uint8Array,
+  row: number,
+  here: VelocityRow,
+  mirrored: VelocityRow,
+  { even, odd }: { readonly even: BoundInfluence; readonly odd: BoundInfluence },
+): void {
+  for (let j = 0, at = row; j < here.u.length; j++, at++) {
+    const twin = doubled[j]!;
+    const u = twin * mirrored.u[j]!;
+    const v = twin * mirrored.v[j]!;
+    const w = twin * mirrored.w[j]!;
+    even.u[at] = here.u[j]! + u;
+    even.v[at] = here.v[j]! - v;
+    even.w[at] = here.w[j]! + w;
+    odd.u[at] = here.u[j]! - u;
+    odd.v[at] = here.v[j]! + v;
+    odd.w[at] = here.w[j]! - w;
+  }
 }
 
 function boundVectors(lattice: Lattice) {

@@ -34,6 +34,8 @@ export interface WakeDirection {
 const NEAR_WIDTHS = 4;
 /** A point sees both ends of a segment at 180° less than this (as 1 + cosine) only when it lies on it. */
 const ON_SEGMENT = 1e-10;
+/** Square of the distance [m²] within which a point lies on a line and feels nothing of it. */
+const ON_LINE = 1e-18;
 const FOUR_PI_INVERSE = 1 / (4 * Math.PI);
 
 /** The geometry of all trailing legs, in flat arrays, for the inner loop. */
@@ -49,9 +51,11 @@ export interface VortexField {
   readonly sheetLength: Float64Array;
   readonly sheetTangentY: Float64Array;
   readonly sheetTangentZ: Float64Array;
+  readonly edges: number;
   /** First edge of each surface. */
   readonly firstEdge: readonly number[];
   readonly rise: number;
+  readonly sight: Sight;
 }
 
 export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexField {
@@ -60,6 +64,7 @@ export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexFi
   const make = () => new Float64Array(edges);
   const field = {
     lattice,
+    edges,
     cornerX: new Float64Array(edges * count),
     edgeY: make(),
     edgeZ: make(),
@@ -71,6 +76,7 @@ export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexFi
     sheetTangentZ: make(),
     firstEdge: [] as number[],
     rise,
+    sight: roomFor(edges, edges * count),
   };
   let edge = 0;
   lattice.surfaces.forEach((surface, index) => {
@@ -113,101 +119,160 @@ export function velocityRow(panels: number): VelocityRow {
 }
 
 /**
- * Scratch of one point: for every vortex of every edge of a surface the offset,
- * the distance and the velocity of its leg. Shared between the two horseshoes
- * that meet there, so each square root is taken once.
+ * Room for what one line of points sees. Per edge: its distance and the means
+ * of its leg; per corner: offset, distance, its inverse and the velocity of the
+ * leg, shared between the two horseshoes that meet there, so each square root
+ * is taken once.
  */
-const MOST_CORNERS = 16384;
-const offsetX = new Float64Array(MOST_CORNERS);
-const distance = new Float64Array(MOST_CORNERS);
-const legU = new Float64Array(MOST_CORNERS);
-const legV = new Float64Array(MOST_CORNERS);
-const legW = new Float64Array(MOST_CORNERS);
+interface Sight {
+  readonly edgeAcross: Float64Array;
+  readonly meanV: Float64Array;
+  readonly meanW: Float64Array;
+  readonly edgeSpread: Uint8Array;
+  readonly offsetX: Float64Array;
+  readonly distance: Float64Array;
+  readonly inverse: Float64Array;
+  readonly legU: Float64Array;
+  readonly legV: Float64Array;
+  readonly legW: Float64Array;
+}
+
+function roomFor(edges: number, corners: number): Sight {
+  const perEdge = () => new Float64Array(edges);
+  const perCorner = () => new Float64Array(corners);
+  return {
+    edgeAcross: perEdge(),
+    meanV: perEdge(),
+    meanW: perEdge(),
+    edgeSpread: new Uint8Array(edges),
+    offsetX: perCorner(),
+    distance: perCorner(),
+    inverse: perCorner(),
+    legU: perCorner(),
+    legV: perCorner(),
+    legW: perCorner(),
+  };
+}
+
 const sheet = new Float64Array(2);
 
+/** A line along x from which the horseshoes are seen. */
+export interface SightLine {
+  readonly y: number;
+  readonly z: number;
+  /** Surface that the line lies on, whose legs stay lines; −1 for none. */
+  readonly own: number;
+}
+
+/** Fills `row` with the velocity induced at (x, y, z) by each panel's horseshoe. */
+export function induceAt(field: VortexField, x: number, line: SightLine, row: VelocityRow): void {
+  induceAlong(field, line, [x], [row]);
+}
+
 /**
- * Fills `row` with the velocity induced at (x, y, z) by each panel's horseshoe.
- * @param own surface that the point lies on, whose legs stay lines; −1 for none
+ * Fills one row for each x with the velocity induced there by each panel's
+ * horseshoe. What legs do across the line does not depend on x and is found once.
  */
-export function induceAt(field: VortexField, x: number, y: number, z: number, own: number, row: VelocityRow): void {
-  const { lattice, edgeY, edgeZ } = field;
-  const count = lattice.cells.count;
+export function induceAlong(
+  field: VortexField,
+  line: SightLine,
+  xs: ArrayLike<number>,
+  rows: readonly VelocityRow[],
+): void {
+  lookAcross(field, line);
+  for (let index = 0; index < xs.length; index++) {
+    const x = xs[index]!;
+    if (field.rise === 0) straightLegs(field, x);
+    else bentLegs(field, x, line);
+    addBoundSegments(field, line, rows[index]!);
+  }
+}
+
+/** Distance of the line from every edge, and the means of (−dz, dy)/(dy² + dz²) over its strip of vorticity, or at its line. */
+function lookAcross(field: VortexField, { y, z, own }: SightLine): void {
+  const { lattice, edgeY, edgeZ, sheetLength, firstEdge } = field;
+  const { edgeAcross, edgeSpread, meanV, meanW } = field.sight;
   const surfaces = lattice.surfaces.length;
+  for (let surface = 0; surface < surfaces; surface++) {
+    const last = firstEdge[surface]! + lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
+    const spread = own < 0 || lattice.joined[own * surfaces + surface] === 0;
+    for (let edge = firstEdge[surface]!; edge <= last; edge++) {
+      const dy = y - edgeY[edge]!;
+      const dz = z - edgeZ[edge]!;
+      const across = dy * dy + dz * dz;
+      const near = NEAR_WIDTHS * sheetLength[edge]!;
+      edgeAcross[edge] = across;
+      edgeSpread[edge] = spread ? 1 : 0;
+      if (spread && across < near * near) {
+        sheetMean(field, edge, y, z);
+        meanV[edge] = FOUR_PI_INVERSE * sheet[0]!;
+        meanW[edge] = FOUR_PI_INVERSE * sheet[1]!;
+      } else if (across > ON_LINE) {
+        meanV[edge] = (-dz * FOUR_PI_INVERSE) / across;
+        meanW[edge] = (dy * FOUR_PI_INVERSE) / across;
+      } else {
+        meanV[edge] = 0;
+        meanW[edge] = 0;
+      }
+    }
+  }
+}
+
+/** Velocity at x of the legs that leave every corner straight back. */
+function straightLegs({ lattice, cornerX, edges, sight }: VortexField, x: number): void {
+  const { edgeAcross, meanV, meanW, offsetX, distance, inverse, legV, legW } = sight;
+  const count = lattice.cells.count;
+  let corner = 0;
+  for (let edge = 0; edge < edges; edge++) {
+    const across = edgeAcross[edge]!;
+    const v = meanV[edge]!;
+    const w = meanW[edge]!;
+    for (let k = 0; k < count; k++, corner++) {
+      const dx = x - cornerX[corner]!;
+      const r = Math.sqrt(dx * dx + across);
+      const overR = 1 / r;
+      const turn = 1 + dx * overR;
+      offsetX[corner] = dx;
+      distance[corner] = r;
+      inverse[corner] = overR;
+      legV[corner] = v * turn;
+      legW[corner] = w * turn;
+    }
+  }
+}
+
+/** Bound segments and the legs at their ends, into `row`; (r₁ + r₂)/(r₁ r₂) is 1/r₁ + 1/r₂. */
+function addBoundSegments(field: VortexField, { y, z }: SightLine, { u, v, w }: VelocityRow): void {
+  const { lattice, edgeY, edgeZ, firstEdge } = field;
+  const { offsetX, distance, inverse, legU, legV, legW } = field.sight;
+  const count = lattice.cells.count;
   const isBent = field.rise !== 0;
-  const { u, v, w } = row;
+  const surfaces = lattice.surfaces.length;
+  let panel = 0;
   for (let surface = 0; surface < surfaces; surface++) {
     const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
-    const edge0 = field.firstEdge[surface]!;
-    const spread = own < 0 || lattice.joined[own * surfaces + surface] === 0;
-    for (let edge = 0; edge <= strips; edge++) {
-      if (isBent) bentLegs(field, edge0 + edge, x, y, z, spread, edge * count);
-      else straightLegs(field, edge0 + edge, x, y, z, spread, edge * count);
-    }
-    let panel = lattice.firstStrip[surface]! * count;
-    for (let strip = 0; strip < strips; strip++) {
-      const edge = edge0 + strip;
+    const edge0 = firstEdge[surface]!;
+    for (let edge = edge0; edge < edge0 + strips; edge++) {
       const ay = y - edgeY[edge]!;
       const az = z - edgeZ[edge]!;
       const by = y - edgeY[edge + 1]!;
       const bz = z - edgeZ[edge + 1]!;
       const dotYZ = ay * by + az * bz;
       const crossX = ay * bz - az * by;
-      let a = strip * count;
+      let a = edge * count;
       let b = a + count;
       for (let k = 0; k < count; k++, panel++, a++, b++) {
         const ax = offsetX[a]!;
         const bx = offsetX[b]!;
-        const ra = distance[a]!;
-        const rb = distance[b]!;
-        const product = ra * rb;
+        const product = distance[a]! * distance[b]!;
         const facing = product + ax * bx + dotYZ;
         // On the segment itself it induces nothing.
-        const bound = facing < ON_SEGMENT * product ? 0 : (FOUR_PI_INVERSE * (ra + rb)) / (product * facing);
+        const bound = facing < ON_SEGMENT * product ? 0 : (FOUR_PI_INVERSE * (inverse[a]! + inverse[b]!)) / facing;
         u[panel] = isBent ? bound * crossX + legU[b]! - legU[a]! : bound * crossX;
         v[panel] = bound * (az * bx - ax * bz) + legV[b]! - legV[a]!;
         w[panel] = bound * (ax * by - ay * bx) + legW[b]! - legW[a]!;
       }
     }
-  }
-}
-
-/** Velocity of the legs that leave one edge straight back, one for each vortex along its chord. */
-function straightLegs(
-  field: VortexField,
-  edge: number,
-  x: number,
-  y: number,
-  z: number,
-  spread: boolean,
-  slot: number,
-): void {
-  const { lattice, cornerX, edgeY, edgeZ, sheetLength } = field;
-  const count = lattice.cells.count;
-  const dy = y - edgeY[edge]!;
-  const dz = z - edgeZ[edge]!;
-  const across = dy * dy + dz * dz;
-  const near = NEAR_WIDTHS * sheetLength[edge]!;
-  // Means of (−dz, dy)/(dy² + dz²) over the strip of vorticity, or at its line.
-  let meanV = 0;
-  let meanW = 0;
-  if (spread && across < near * near) {
-    sheetMean(field, edge, y, z);
-    meanV = FOUR_PI_INVERSE * sheet[0]!;
-    meanW = FOUR_PI_INVERSE * sheet[1]!;
-  } else if (across > 1e-18) {
-    const inverse = FOUR_PI_INVERSE / across;
-    meanV = -dz * inverse;
-    meanW = dy * inverse;
-  }
-  const first = edge * count;
-  for (let k = 0; k < count; k++) {
-    const dx = x - cornerX[first + k]!;
-    const r = Math.sqrt(dx * dx + across);
-    const turn = 1 + dx / r;
-    offsetX[slot + k] = dx;
-    distance[slot + k] = r;
-    legV[slot + k] = meanV * turn;
-    legW[slot + k] = meanW * turn;
   }
 }
 
@@ -231,45 +296,41 @@ function sheetMean(field: VortexField, edge: number, y: number, z: number): void
   sheet[1] = dyMean;
 }
 
-/** Legs that follow the chord to the trailing edge and then rise with the wind. */
-function bentLegs(
-  field: VortexField,
-  edge: number,
-  x: number,
-  y: number,
-  z: number,
-  spread: boolean,
-  slot: number,
-): void {
+/** Legs that follow the chord to the trailing edge and then rise with the wind, seen from x. */
+function bentLegs(field: VortexField, x: number, { y, z }: SightLine): void {
+  const { edgeAcross, edgeSpread, offsetX, distance, inverse, legU, legV, legW } = field.sight;
   const count = field.lattice.cells.count;
-  const dy = y - field.edgeY[edge]!;
-  const dz = z - field.edgeZ[edge]!;
-  const across = dy * dy + dz * dz;
   const cosine = 1 / Math.hypot(1, field.rise);
   const sine = field.rise * cosine;
-  // Half-line from the trailing edge along d = (cosine, 0, sine).
-  const tx = x - field.edgeTrailing[edge]!;
-  const tr = Math.hypot(tx, dy, dz);
-  const along = tx * cosine + dz * sine;
-  const height = dz * cosine - tx * sine;
-  const lineAcross = dy * dy + height * height;
-  let meanV = lineAcross < 1e-18 ? 0 : -height / lineAcross;
-  let meanW = lineAcross < 1e-18 ? 0 : dy / lineAcross;
-  if (spread && lineAcross < (NEAR_WIDTHS * field.sheetLength[edge]!) ** 2) {
-    sheetMean(field, edge, y, z - dz + height);
-    meanV = sheet[0]!;
-    meanW = sheet[1]!;
-  }
-  const turn = (FOUR_PI_INVERSE * (tr + along)) / tr;
-  for (let k = 0; k < count; k++) {
-    const dx = x - field.cornerX[edge * count + k]!;
-    const r = Math.sqrt(dx * dx + across);
-    offsetX[slot + k] = dx;
-    distance[slot + k] = r;
-    // Segment along x from the corner to the trailing edge.
-    const finite = across < 1e-18 ? 0 : (FOUR_PI_INVERSE * (dx / r - tx / tr)) / across;
-    legU[slot + k] = -sine * meanW * turn;
-    legV[slot + k] = finite * -dz + meanV * turn;
-    legW[slot + k] = finite * dy + cosine * meanW * turn;
+  for (let edge = 0; edge < field.edges; edge++) {
+    const dy = y - field.edgeY[edge]!;
+    const dz = z - field.edgeZ[edge]!;
+    const across = edgeAcross[edge]!;
+    // Half-line from the trailing edge along d = (cosine, 0, sine).
+    const tx = x - field.edgeTrailing[edge]!;
+    const tr = Math.hypot(tx, dy, dz);
+    const along = tx * cosine + dz * sine;
+    const height = dz * cosine - tx * sine;
+    const lineAcross = dy * dy + height * height;
+    let wakeV = lineAcross < ON_LINE ? 0 : -height / lineAcross;
+    let wakeW = lineAcross < ON_LINE ? 0 : dy / lineAcross;
+    if (edgeSpread[edge] && lineAcross < (NEAR_WIDTHS * field.sheetLength[edge]!) ** 2) {
+      sheetMean(field, edge, y, z - dz + height);
+      wakeV = sheet[0]!;
+      wakeW = sheet[1]!;
+    }
+    const turn = (FOUR_PI_INVERSE * (tr + along)) / tr;
+    for (let k = 0, corner = edge * count; k < count; k++, corner++) {
+      const dx = x - field.cornerX[corner]!;
+      const r = Math.sqrt(dx * dx + across);
+      offsetX[corner] = dx;
+      distance[corner] = r;
+      inverse[corner] = 1 / r;
+      // Segment along x from the corner to the trailing edge.
+      const finite = across < ON_LINE ? 0 : (FOUR_PI_INVERSE * (dx / r - tx / tr)) / across;
+      legU[corner] = -sine * wakeW * turn;
+      legV[corner] = finite * -dz + wakeV * turn;
+      legW[corner] = finite * dy + cosine * wakeW * turn;
+    }
   }
 }
