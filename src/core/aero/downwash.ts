@@ -1,4 +1,5 @@
 import type { FlowCase } from './flowCase';
+import { dotRow } from './luFactors';
 import type { InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
 
@@ -26,7 +27,7 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
 export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): number {
-  const { lattice, symmetric } = matrices;
+  const { lattice, symmetricNormal } = matrices;
   const n = lattice.panels;
   const count = lattice.cells.count;
   // What acts: everything but the group itself and fins, which are end plates rather than wings.
@@ -41,9 +42,7 @@ export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: Downwash
   lattice.strips.forEach((strip, stripIndex) => {
     if (!surfaces.includes(strip.surface) || strip.tangentY < 0.1) return;
     for (let k = 0; k < count; k++) {
-      const row = (stripIndex * count + k) * n;
-      let normal = 0;
-      for (let j = 0; j < n; j++) normal += symmetric.normal[row + j]! * acting[j]!;
+      const normal = dotRow(symmetricNormal, (stripIndex * count + k) * n, acting, 0, n);
       const share = strip.width * strip.m.chord;
       sum -= (share * normal) / strip.tangentY;
       area += share;

@@ -1,6 +1,6 @@
 import type { Vector3 } from '../units/convert';
 import type { InfluenceMatrices } from './influence';
-import { solveFactored } from './luFactors';
+import { dotRow, solveFactored } from './luFactors';
 
 /**
  * Air that streams past before the surfaces disturb it, at unit flight speed:
@@ -65,9 +65,11 @@ export function unitCase(matrices: InfluenceMatrices, key: string, input: CaseIn
   return solved;
 }
 
-/** A unit of a control: its key holds every angle, so a moved hinge is another case. */
+/** A unit of a control: its key holds every angle that is not nought, so a moved hinge is another case. */
 export function controlCase(matrices: InfluenceMatrices, parity: Parity, extraAngles: Float64Array): FlowCase {
-  return unitCase(matrices, `${parity}:${extraAngles.join()}`, { parity, onset: STILL_AIR, extraAngles });
+  let key = `${parity}:`;
+  for (let i = 0; i < extraAngles.length; i++) if (extraAngles[i] !== 0) key += `${i}=${extraAngles[i]},`;
+  return unitCase(matrices, key, { parity, onset: STILL_AIR, extraAngles });
 }
 
 /** The same case for the aircraft without its tail: the tail's panels carry nothing. */
@@ -109,21 +111,13 @@ function withVelocities(
   const u = new Float64Array(n);
   const v = new Float64Array(n);
   const w = new Float64Array(n);
+  // Where left and right are equal, fins on the centre line carry nothing.
+  const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
   for (let i = 0; i < n; i++) {
     const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
-    let su = ou;
-    let sv = ov;
-    let sw = ow;
-    const row = i * n;
-    for (let j = 0; j < n; j++) {
-      const strength = circulation[j]!;
-      su += bound.u[row + j]! * strength;
-      sv += bound.v[row + j]! * strength;
-      sw += bound.w[row + j]! * strength;
-    }
-    u[i] = su;
-    v[i] = sv;
-    w[i] = sw;
+    u[i] = ou + dotRow(bound.u, i * n, circulation, from, n);
+    v[i] = ov + dotRow(bound.v, i * n, circulation, from, n);
+    w[i] = ow + dotRow(bound.w, i * n, circulation, from, n);
   }
   return { parity, circulation, onset, u, v, w };
 }

@@ -1,5 +1,5 @@
 import type { Lattice } from './lattice';
-import { factorise, type LuFactors } from './luFactors';
+import { factorise, factoriseInPlace, type LuFactors } from './luFactors';
 import { induceAlong, type VelocityRow, velocityRow, vortexField, type WakeDirection } from './vortexField';
 
 /** Velocity components at the bound vortices, three N × N matrices row by row. */
@@ -11,8 +11,6 @@ export interface BoundInfluence {
 
 /** One of the two half problems: left and right equal, or equal and opposite. */
 export interface HalfProblem {
-  /** Velocity along the normal at each control point per unit circulation, before factoring. */
-  readonly normal: Float64Array;
   readonly factors: LuFactors;
   readonly bound: BoundInfluence;
 }
@@ -26,6 +24,8 @@ export interface InfluenceMatrices {
   readonly lattice: Lattice;
   readonly symmetric: HalfProblem;
   readonly antisymmetric: HalfProblem;
+  /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
+  readonly symmetricNormal: Float64Array;
   /** Points at which forces act, and their bound vectors. */
   readonly forceX: Float64Array;
   readonly forceY: Float64Array;
@@ -85,15 +85,15 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
     softenSections(lattice, normal.even, options.liftSlopeFactors);
     softenSections(lattice, normal.odd, options.liftSlopeFactors);
   }
-  const half = (matrix: Float64Array, influence: BoundInfluence): HalfProblem => ({
-    normal: matrix,
-    factors: factorise(matrix, n, lattice.panelsWithoutTail || n),
-    bound: influence,
-  });
+  const block = lattice.panelsWithoutTail || n;
   return {
     lattice,
-    symmetric: half(normal.even, bound.even),
-    antisymmetric: half(normal.odd, bound.odd),
+    symmetric: {
+      factors: factorise(normal.even, n, { block, from: lattice.centrePanels }),
+      bound: bound.even,
+    },
+    antisymmetric: { factors: factoriseInPlace(normal.odd, n, { block }), bound: bound.odd },
+    symmetricNormal: normal.even,
     unitCases: new Map(),
     ...vectors,
   };

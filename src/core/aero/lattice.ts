@@ -25,8 +25,9 @@ const LEAST_STRIPS = 6;
 /**
  * Vortices and control points of the right half of an aircraft, SI. Panel p
  * belongs to strip p / chordwise; panels of a strip run from nose to tail.
- * Surfaces that count as tail come last, so that the aircraft without tail is
- * the leading block of every matrix.
+ * Upright centre surfaces come first, so that the problem in which left and
+ * right are equal, where they carry nothing, skips them; surfaces that count as
+ * tail come last, so that the aircraft without tail is the leading block.
  */
 export interface Lattice {
   readonly surfaces: readonly PlacedSurface[];
@@ -35,6 +36,8 @@ export interface Lattice {
   readonly panels: number;
   /** Panels before the first one of the tail. */
   readonly panelsWithoutTail: number;
+  /** Leading panels of upright centre surfaces. */
+  readonly centrePanels: number;
   /** First strip of each surface, and one more at the end. */
   readonly firstStrip: readonly number[];
   /** Panels of mirrored surfaces are doubled by their image, those of upright centre surfaces are not. */
@@ -49,9 +52,10 @@ export function isTail({ role }: PlacedSurface): boolean {
   return TAIL_ROLES.has(role);
 }
 
-/** Cuts all surfaces into one lattice. Order: everything but the tail, then the tail. */
+/** Cuts all surfaces into one lattice. Order: fins on the centre line, everything else but the tail, the tail. */
 export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFAULT_GRID): Lattice {
-  const surfaces = [...placed.filter((surface) => !isTail(surface)), ...placed.filter(isTail)];
+  const place = (surface: PlacedSurface) => (isTail(surface) ? 2 : surface.mirrored ? 1 : 0);
+  const surfaces = placed.toSorted((p, q) => place(p) - place(q));
   const longest = Math.max(...surfaces.map(developedLength));
   const junctions = findJunctions(surfaces);
   const joined = new Uint8Array(surfaces.length ** 2);
@@ -63,6 +67,7 @@ export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFA
   const strips: Strip[] = [];
   const firstStrip: number[] = [];
   let stripsWithoutTail = 0;
+  let centreStrips = 0;
   surfaces.forEach((surface, index) => {
     firstStrip.push(strips.length);
     const share = Math.sqrt(developedLength(surface) / longest);
@@ -75,6 +80,7 @@ export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFA
         junctions.filter(({ met }) => met === index).map(({ distance }) => distance),
       ),
     );
+    if (place(surface) === 0) centreStrips = strips.length;
     if (!isTail(surface)) stripsWithoutTail = strips.length;
   });
   firstStrip.push(strips.length);
@@ -90,6 +96,7 @@ export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFA
     cells,
     panels,
     panelsWithoutTail: stripsWithoutTail * cells.count,
+    centrePanels: centreStrips * cells.count,
     firstStrip,
     doubled,
     joined,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { factorise, SingularMatrixError, solveFactored } from './luFactors';
+import { dotRow, factorise, factoriseInPlace, SingularMatrixError, solveFactored } from './luFactors';
 
 function randomMatrix(size: number, seed: number): Float64Array {
   let state = seed;
@@ -35,13 +35,51 @@ describe('factors', () => {
       [6, 6],
     ] as const) {
       const matrix = randomMatrix(size, 7 * size + block);
-      const factors = factorise(matrix, size, block);
+      const factors = factorise(matrix, size, { block });
       const wanted = Float64Array.from({ length: block }, (_, index) => 1 + index);
       const right = new Float64Array(size);
       for (let i = 0; i < block; i++) for (let j = 0; j < block; j++) right[i]! += matrix[i * size + j]! * wanted[j]!;
       solveFactored(factors, right, block).forEach((value, index) => expect(value).toBeCloseTo(wanted[index]!, 8));
       const whole = solveFactored(factors, right);
       multiply(matrix, whole, size).forEach((value, index) => expect(value).toBeCloseTo(right[index]!, 8));
+    }
+  });
+
+  test('leading unknowns that stand for themselves change nothing but the work', () => {
+    for (const [size, from] of [
+      [9, 3],
+      [14, 6],
+      [17, 1],
+    ] as const) {
+      const matrix = randomMatrix(size, 31 * size);
+      for (let i = 0; i < size; i++) {
+        for (let j = 0; j < size; j++) if (i < from || j < from) matrix[i * size + j] = i === j ? 1 : 0;
+      }
+      const right = Float64Array.from({ length: size }, (_, index) => Math.cos(3 * index));
+      const whole = solveFactored(factorise(matrix, size), right);
+      const short = solveFactored(factorise(matrix, size, { from }), right);
+      short.forEach((value, index) => expect(value).toBeCloseTo(whole[index]!, 12));
+    }
+  });
+
+  test('a copy is factored, or the matrix itself when asked for', () => {
+    const matrix = randomMatrix(8, 5);
+    const before = matrix.slice();
+    const { values } = factorise(matrix, 8);
+    expect(matrix).toEqual(before);
+    expect(factoriseInPlace(matrix, 8).values).toBe(matrix);
+    expect(matrix).toEqual(values);
+  });
+
+  test('a row times a vector, over any stretch', () => {
+    const a = Float64Array.from({ length: 24 }, (_, index) => index + 1);
+    const x = Float64Array.from({ length: 12 }, (_, index) => (index % 2 ? -1 : 2));
+    for (let from = 0; from < 12; from++) {
+      for (let to = from; to <= 12; to++) {
+        let wanted = 0;
+        for (let j = from; j < to; j++) wanted += a[12 + j]! * x[j]!;
+        expect(dotRow(a, 12, x, from, to)).toBeCloseTo(wanted, 12);
+      }
     }
   });
 
@@ -57,7 +95,7 @@ describe('factors', () => {
   });
 
   test('only the whole or the block can be solved', () => {
-    const factors = factorise(randomMatrix(5, 3), 5, 3);
+    const factors = factorise(randomMatrix(5, 3), 5, { block: 3 });
     expect(() => solveFactored(factors, new Float64Array(5), 4)).toThrow(RangeError);
   });
 });

@@ -2,12 +2,14 @@
  * Factors of a square matrix, P A = L U, row-major, with row exchanges kept
  * inside the leading `block` rows for the leading `block` columns. The
  * leading block is then factored by itself as well, which gives the aircraft
- * without its tail for nothing.
+ * without its tail for nothing. The first `from` unknowns stand for themselves
+ * (their rows and columns are those of the identity) and cost nothing.
  * Source: Golub & Van Loan, Matrix Computations, 4th ed., section 3.4.
  */
 export interface LuFactors {
   readonly size: number;
   readonly block: number;
+  readonly from: number;
   readonly values: Float64Array;
   readonly order: Int32Array;
 }
@@ -22,19 +24,37 @@ export class SingularMatrixError extends Error {
   }
 }
 
-/** Factors a copy of `matrix`. @throws SingularMatrixError */
-export function factorise(matrix: Float64Array, size: number, block: number = size): LuFactors {
-  const values = matrix.slice();
+export interface FactorOptions {
+  /** Size of the leading block that is factored by itself as well. */
+  readonly block?: number;
+  /** Leading unknowns that stand for themselves. */
+  readonly from?: number;
+}
+
+/** Factors a matrix in its own place. @throws SingularMatrixError */
+export function factoriseInPlace(
+  values: Float64Array,
+  size: number,
+  { block = size, from = 0 }: FactorOptions = {},
+): LuFactors {
   const order = new Int32Array(size);
   let largest = 0;
-  for (let index = 0; index < values.length; index++) largest = Math.max(largest, Math.abs(values[index]!));
+  for (let index = from * size; index < values.length; index++) {
+    const entry = Math.abs(values[index]!);
+    if (entry > largest) largest = entry;
+  }
   for (let row = 0; row < size; row++) order[row] = row;
-  for (let start = 0; start < size; start += 4) {
+  for (let start = from; start < size; start += 4) {
     const end = Math.min(start + 4, size);
     factorColumns(values, order, size, block, start, end, largest);
     updateTrailing(values, size, start, end);
   }
-  return { size, block, values, order };
+  return { size, block, from, values, order };
+}
+
+/** Factors a copy of `matrix`. @throws SingularMatrixError */
+export function factorise(matrix: Float64Array, size: number, options?: FactorOptions): LuFactors {
+  return factoriseInPlace(matrix.slice(), size, options);
 }
 
 /** Eliminates columns start…end−1 below the diagonal, touching only those columns. */
@@ -142,24 +162,34 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
 
 /** Solves A x = b for the whole matrix, or for its leading `unknowns` rows and columns. */
 export function solveFactored(
-  { values, order, size, block }: LuFactors,
+  { values, order, size, block, from }: LuFactors,
   right: Float64Array,
   unknowns = size,
 ): Float64Array {
   if (unknowns !== size && unknowns !== block)
     throw new RangeError('Only the whole matrix or its leading block can be solved.');
   const x = new Float64Array(unknowns);
-  for (let i = 0; i < unknowns; i++) {
-    let sum = right[order[i]!]!;
-    const row = i * size;
-    for (let j = 0; j < i; j++) sum -= values[row + j]! * x[j]!;
-    x[i] = sum;
-  }
-  for (let i = unknowns - 1; i >= 0; i--) {
-    let sum = x[i]!;
-    const row = i * size;
-    for (let j = i + 1; j < unknowns; j++) sum -= values[row + j]! * x[j]!;
-    x[i] = sum / values[row + i]!;
+  for (let i = 0; i < from; i++) x[i] = right[i]!;
+  for (let i = from; i < unknowns; i++) x[i] = right[order[i]!]! - dotRow(values, i * size, x, from, i);
+  for (let i = unknowns - 1; i >= from; i--) {
+    x[i] = (x[i]! - dotRow(values, i * size, x, i + 1, unknowns)) / values[i * size + i]!;
   }
   return x;
+}
+
+/** Σ a[row + j] x[j] for j from…to−1; four sums at once, as one would wait for itself. */
+export function dotRow(a: Float64Array, row: number, x: Float64Array, from: number, to: number): number {
+  let p = 0;
+  let q = 0;
+  let r = 0;
+  let s = 0;
+  let j = from;
+  for (; j + 3 < to; j += 4) {
+    p += a[row + j]! * x[j]!;
+    q += a[row + j + 1]! * x[j + 1]!;
+    r += a[row + j + 2]! * x[j + 2]!;
+    s += a[row + j + 3]! * x[j + 3]!;
+  }
+  for (; j < to; j++) p += a[row + j]! * x[j]!;
+  return p + q + (r + s);
 }

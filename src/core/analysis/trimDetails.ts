@@ -1,13 +1,15 @@
-import { type AeroModel, longitudinal } from '../aero/aeroModel';
+import { type AeroModel, aeroModel, longitudinal, NO_EXTRA_LOADS } from '../aero/aeroModel';
+import { commandAngles } from '../aero/commands';
 import { neutralPointAt, type PitchDerivatives } from '../aero/derivatives';
 import { meanDownwash } from '../aero/downwash';
 import { controlCase, type FlowCase } from '../aero/flowCase';
 import { loadChange } from '../aero/forces';
-import { isTail, surfaceMask } from '../aero/lattice';
+import { buildLattice, isTail, surfaceMask } from '../aero/lattice';
 import { flapHold } from '../aero/stallDetails';
 import { builtAngles } from '../geometry/asBuilt';
 import type { Vector3 } from '../units/convert';
-import { type Prepared, prepare } from './prepare';
+import { influenceOf } from './influenceCache';
+import type { Prepared } from './prepare';
 import type { Analysis } from './types';
 
 /** Wash of all others at every level surface: angle at trim and slope with angle of attack. */
@@ -61,8 +63,12 @@ const BAND_GRID = { strips: 6, chordwise: 2 };
 const BAND_RISE = 0.1;
 
 /** How far the neutral point moves when wakes leave along the wind instead of the datum [m]. */
-export function wakeBand(prepared: Prepared, alpha: number): number {
-  const coarse = prepare(prepared.design, { surfacesOnly: true, grid: BAND_GRID })!;
-  const at = (rise: number) => neutralPointAt(coarse.modelAt(rise), alpha, coarse.about);
+export function wakeBand({ placed, reference, about }: Prepared, alpha: number): number {
+  const lattice = buildLattice(placed, BAND_GRID);
+  const pitch = commandAngles(lattice, []);
+  const at = (rise: number) => {
+    const matrices = influenceOf(lattice, rise, null);
+    return neutralPointAt(aeroModel({ matrices, reference, pitch, extra: () => NO_EXTRA_LOADS }), alpha, about);
+  };
   return Math.abs(((at(BAND_RISE) - at(0)) * Math.tan(alpha)) / BAND_RISE);
 }
