@@ -12,7 +12,7 @@ import {
   STILL_AIR,
   unitCase,
 } from './flowCase';
-import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD, scaleLoad } from './forces';
+import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD } from './forces';
 import type { InfluenceMatrices } from './influence';
 import { camberAndTwist, forStrips, type Lattice } from './lattice';
 
@@ -98,7 +98,19 @@ export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroMo
   const forms = cases.map((a) => cases.map((b) => addLoads(crossLoads(matrices, a, b, ORIGIN))));
   const surfaceLoadAt = (alpha: number, command: number): Load => {
     const share = weights(alpha, command);
-    return addLoads(forms.flatMap((row, i) => row.map((form, j) => scaleLoad(form, share[i]! * share[j]!))));
+    const force: [number, number, number] = [0, 0, 0];
+    const moment: [number, number, number] = [0, 0, 0];
+    for (let i = 0; i < forms.length; i++) {
+      for (let j = 0; j < forms.length; j++) {
+        const form = forms[i]![j]!;
+        const weight = share[i]! * share[j]!;
+        for (let axis = 0; axis < 3; axis++) {
+          force[axis]! += weight * form.force[axis]!;
+          moment[axis]! += weight * form.moment[axis]!;
+        }
+      }
+    }
+    return { force, moment };
   };
   return {
     matrices,

@@ -6,13 +6,14 @@ import { camberSlopeSeries, chordwiseCells, hingeSlopeSeries, type SlopeSeries, 
 
 /** Lift and quarter-chord moment of the plane lattice for a slope series, nose-up slopes positive. */
 function planeLattice(count: number, series: SlopeSeries) {
-  const { vortex, control, controlAngle } = chordwiseCells(count);
+  const cells = chordwiseCells(count);
+  const { vortex, control } = cells;
   const matrix = Matrix.zeros(count, count);
   for (let i = 0; i < count; i++)
     for (let j = 0; j < count; j++) matrix.set(i, j, 1 / (2 * Math.PI * (control[i]! - vortex[j]!)));
   const strengths = solve(
     matrix,
-    Matrix.columnVector([...controlAngle].map((angle) => -slopeAt(series, angle))),
+    Matrix.columnVector(Array.from(control, (_, point) => -slopeAt(cells, series, point))),
   ).to1DArray();
   return {
     lift: 2 * strengths.reduce((sum, strength) => sum + strength, 0),

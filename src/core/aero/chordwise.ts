@@ -16,21 +16,22 @@ export interface ChordwiseCells {
   readonly vortex: Float64Array;
   /** Places of the control points, fractions of the chord. */
   readonly control: Float64Array;
-  /** θ of the control points. */
-  readonly controlAngle: Float64Array;
+  /** cos nθ of the control points, the terms of one point together. */
+  readonly cosines: Float64Array;
 }
 
 export function chordwiseCells(count: number): ChordwiseCells {
   const place = (angle: number) => (1 - Math.cos(angle)) / 2;
   const vortex = new Float64Array(count);
   const control = new Float64Array(count);
-  const controlAngle = new Float64Array(count);
+  const cosines = new Float64Array(count * count);
   for (let k = 0; k < count; k++) {
     vortex[k] = place(((2 * k + 1) * Math.PI) / (2 * count));
-    controlAngle[k] = ((k + 1) * Math.PI) / count;
-    control[k] = place(controlAngle[k]!);
+    const angle = ((k + 1) * Math.PI) / count;
+    control[k] = place(angle);
+    for (let n = 0; n < count; n++) cosines[k * count + n] = Math.cos(n * angle);
   }
-  return { count, vortex, control, controlAngle };
+  return { count, vortex, control, cosines };
 }
 
 /** Cosine coefficients A₀…A_{N−1} of a slope dz/dx over the chord. */
@@ -65,8 +66,8 @@ function addConstantSlope(series: SlopeSeries, slope: number, from: number, to: 
 }
 
 /** Value of a series at a control point. */
-export function slopeAt(series: SlopeSeries, angle: number): number {
+export function slopeAt({ count, cosines }: ChordwiseCells, series: SlopeSeries, point: number): number {
   let sum = 0;
-  for (let n = 0; n < series.length; n++) sum += series[n]! * Math.cos(n * angle);
+  for (let n = 0; n < count; n++) sum += series[n]! * cosines[point * count + n]!;
   return sum;
 }

@@ -88,13 +88,19 @@ function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extra
   const { lattice } = matrices;
   const count = lattice.cells.count;
   const right = new Float64Array(lattice.panels);
+  // Along the chord the onset changes linearly: two points of a strip say it all.
   lattice.strips.forEach((strip, stripIndex) => {
+    const first = stripIndex * count;
+    if (parity === 'symmetric' && !lattice.doubled[first]) return;
+    const [u, v, w] = onsetAt(onset, strip.m.x, strip.m.y, strip.m.z);
+    const [endU, endV, endW] = onsetAt(onset, strip.m.x + strip.m.chord, strip.m.y, strip.m.z);
+    const normal = w * strip.tangentY - v * strip.tangentZ;
+    const change = endW * strip.tangentY - endV * strip.tangentZ - normal;
     for (let k = 0; k < count; k++) {
-      const i = stripIndex * count + k;
-      if (parity === 'symmetric' && !lattice.doubled[i]) continue;
-      const x = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
-      const [u, v, w] = onsetAt(onset, x, strip.m.y, strip.m.z);
-      right[i] = -(u * (angles?.[i] ?? 0) + (extraAngles?.[i] ?? 0) - v * strip.tangentZ + w * strip.tangentY);
+      const i = first + k;
+      const along = lattice.cells.control[k]!;
+      const speed = u + along * (endU - u);
+      right[i] = -(speed * (angles?.[i] ?? 0) + (extraAngles?.[i] ?? 0) + normal + along * change);
     }
   });
   return right;

@@ -114,9 +114,8 @@ export function camberAndTwist(lattice: Lattice): Float64Array {
     });
     forStrips(lattice, index, (strip, first) => {
       for (let k = 0; k < terms; k++) {
-        const theta = lattice.cells.controlAngle[k]!;
-        const inner = slopeAt(series[strip.panel]!, theta);
-        const outer = slopeAt(series[strip.panel + 1]!, theta);
+        const inner = slopeAt(lattice.cells, series[strip.panel]!, k);
+        const outer = slopeAt(lattice.cells, series[strip.panel + 1]!, k);
         angles[first + k] = strip.twist - (inner + (outer - inner) * strip.within);
       }
     });
@@ -146,7 +145,7 @@ export function controlDeflection(lattice: Lattice, surfaceIndex: number, contro
     const hinge = control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * along;
     const series = control.allMoving ? null : hingeSlopeSeries(hinge, terms);
     for (let k = 0; k < terms; k++) {
-      angles[first + k] = series ? -slopeAt(series, lattice.cells.controlAngle[k]!) : 1;
+      angles[first + k] = series ? -slopeAt(lattice.cells, series, k) : 1;
     }
   });
   return angles;
