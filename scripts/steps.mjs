@@ -53,11 +53,41 @@ export function ensureInstalled() {
   stamp('install', lock);
 }
 
+/** Where the browser for tests, pictures and timings lies. */
+export const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
+
+/** Installs Debian's Chromium when it is missing; false, with the remedy on standard error, when that fails. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return true;
+  if (process.getuid?.() !== 0) {
+    process.stderr.write(
+      `Chromium is missing at ${CHROMIUM}. Install Debian's package (apt-get install chromium) as root, or set CHROMIUM_PATH.\n`,
+    );
+    return false;
+  }
+  const apt = (...args) =>
+    spawnSync('apt-get', args, {
+      stdio: ['ignore', 2, 2],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status === 0;
+  process.stderr.write('Installing Chromium from Debian packages…\n');
+  if (
+    apt('update', '-qq') &&
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium') &&
+    existsSync(CHROMIUM)
+  )
+    return true;
+  process.stderr.write('Chromium could not be installed.\n');
+  return false;
+}
+
 const SOURCES = [
   'src',
   'server',
   'cli',
+  'bench',
   'demo',
+  'tests',
   'public',
   'index.html',
   'package-lock.json',

@@ -1,35 +1,10 @@
 // npm test: installs what is missing, checks, runs unit and browser tests; the last line counts them.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureBuilt, ensureInstalled } from './steps.mjs';
+import { CHROMIUM, ensureBuilt, ensureChromium, ensureInstalled } from './steps.mjs';
 
-const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 const RESULTS = '.cache/results';
 const total = { passed: 0, failed: 0 };
-
-function ensureChromium() {
-  if (existsSync(CHROMIUM)) return;
-  if (process.getuid?.() !== 0) {
-    process.stderr.write(
-      `Chromium is missing at ${CHROMIUM}. Install Debian's package (apt-get install chromium) as root, or set CHROMIUM_PATH.\n`,
-    );
-    finish(1);
-  }
-  const apt = (...args) =>
-    spawnSync('apt-get', args, {
-      stdio: ['ignore', 2, 2],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    }).status;
-  process.stderr.write('Installing Chromium from Debian packages…\n');
-  if (
-    apt('update', '-qq') !== 0 ||
-    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium') !== 0 ||
-    !existsSync(CHROMIUM)
-  ) {
-    process.stderr.write('Chromium could not be installed.\n');
-    finish(1);
-  }
-}
 
 function execute(args, env = {}) {
   return spawnSync(process.execPath, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
@@ -108,7 +83,7 @@ function finish(failures) {
 }
 
 ensureInstalled();
-ensureChromium();
+if (!ensureChromium()) finish(1);
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 check('types', ['node_modules/typescript-native/bin/tsc', '--noEmit']);

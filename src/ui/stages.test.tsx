@@ -177,7 +177,7 @@ describe('revisions', () => {
     await hand.click(await screen.findByRole('button', { name: 'Compare' }));
     const sheet = await screen.findByTestId('comparison');
     await waitFor(() => expect(sheet.textContent).toContain('Pitch control at cruise'));
-    expect(sheet.textContent).toMatch(/Tailplane, incidence1 → 2\.5/i);
+    expect(sheet.textContent).toMatch(/Tailplane, incidence1° → 2\.5°/i);
     await hand.click(screen.getByRole('button', { name: 'Go on from it' }));
     expect(design().surfaces.find(({ id }) => id === 'tailplane')!.incidence).toBe(1);
     await hand.click(screen.getByRole('button', { name: 'Take First out of the record' }));

@@ -83,3 +83,21 @@ export function formatValue(value: number, unit: UnitKind, units: DisplayUnits):
       return decimal(value, 3);
   }
 }
+
+/** A number of the document in its own unit there: lengths, masses and speeds in the chosen units. */
+export function formatField(value: number, unit: string, units: DisplayUnits): string {
+  switch (unit) {
+    case 'mm':
+      return formatLength(value, units);
+    case 'g':
+      return formatMass(value, units, 1);
+    case 'm/s':
+      return formatSpeed(value, units);
+    case '°':
+      return `${decimal(value, 2)}°`;
+    case '':
+      return decimal(value, 3);
+    default:
+      return `${decimal(value, Math.abs(value) >= 10 ? 1 : 3)} ${unit}`;
+  }
+}

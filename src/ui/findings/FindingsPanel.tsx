@@ -43,17 +43,17 @@ export function FindingsPanel() {
   return (
     <section
       aria-label="Findings"
-      className="max-h-[46%] shrink-0 overflow-y-auto border-t border-graphite bg-sheet px-3 py-2.5"
+      className="max-h-[40%] shrink-0 overflow-y-auto border-t border-graphite bg-sheet px-3 py-2"
       data-testid="findings"
       tabIndex={0}
     >
-      <h2 className="mb-1.5 text-[13px] font-semibold tracking-wide uppercase">Findings</h2>
+      <h2 className="mb-1 text-[13px] font-semibold tracking-wide uppercase">Findings</h2>
       {findings.length === 0 ? (
         <p className="text-sm text-faint">
           Nothing stands out in what was computed. That proves nothing in the air: follow your club’s rules.
         </p>
       ) : (
-        <ul className="space-y-2">
+        <ul className="space-y-1.5">
           {findings.map((finding) => (
             <FindingCard key={finding.id} finding={finding} />
           ))}
@@ -68,12 +68,14 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
   const pending = useAppSelector((state) => state.analysis.remediesFollow);
   const { word, icon, box, head } = LOOK[finding.severity];
   return (
-    <li className={`border-l-4 p-2 text-sm ${box}`} data-finding={finding.id}>
-      <p className={`flex items-center gap-1.5 font-semibold ${head}`}>
-        {icon} {word}{' '}
-        <span className="font-normal text-faint">{STAGES.find(({ id }) => id === finding.stage)?.name}</span>
+    <li className={`border-l-4 px-2 py-1.5 text-sm ${box}`} data-finding={finding.id}>
+      <p>
+        <span className={`mr-1.5 inline-flex items-center gap-1 align-text-bottom font-semibold ${head}`}>
+          {icon} {word}
+        </span>
+        <span className="mr-1.5 text-faint">{STAGES.find(({ id }) => id === finding.stage)?.name}</span>
+        {finding.message}
       </p>
-      <p className="mt-0.5">{finding.message}</p>
       {finding.remedies.length > 0 && (
         <div className="mt-1.5 flex flex-wrap gap-1.5">
           {finding.remedies.map((remedy) => (

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
 import { compareDesigns, type Difference } from '@/core/document/compareDesigns';
+import { unitOfField } from '@/core/document/fieldUnits';
 import type { Design } from '@/core/document/schema/design';
-import { decimal, formatSpeed, formatValue, type DisplayUnits } from '@/core/units/formatQuantity';
+import { decimal, type DisplayUnits, formatField, formatSpeed, formatValue } from '@/core/units/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import type { Compared } from '@/store/sessionSlice';
 
@@ -86,7 +87,7 @@ export function Comparison({ design, compared }: { readonly design: Design; read
           {differences.slice(0, 80).map((difference) => (
             <li key={difference.field} className="flex justify-between gap-3 border-t border-soft py-0.5">
               <span className="first-letter:uppercase">{difference.words}</span>
-              <span className="text-right">{changeWords(difference)}</span>
+              <span className="text-right">{changeWords(difference, units)}</span>
             </li>
           ))}
           {differences.length > 80 && <li className="text-faint">and {differences.length - 80} more</li>}
@@ -96,15 +97,30 @@ export function Comparison({ design, compared }: { readonly design: Design; read
   );
 }
 
-/** The difference in the unit of the row. */
+/** The difference of what stands in the two columns, so that the three numbers of a row agree. */
 function changeOf(before: number, after: number, show: (value: number) => string): string {
-  return `${after > before ? '+' : '−'}${show(Math.abs(after - before)).replace('1 : ', '')}`;
+  const sign = after > before ? '+' : '−';
+  const [from, to] = [shownNumber(show(before)), shownNumber(show(after))];
+  const whole = show(Math.abs(after - before)).replace('1 : ', '');
+  // Inches in sixteenths are no decimal: their difference is rounded like any other.
+  if (!from || !to || !DECIMAL.test(whole)) return sign + whole;
+  const difference = decimal(Math.abs(to.value - from.value), Math.max(from.digits, to.digits));
+  return sign + whole.replace(DECIMAL, difference);
 }
 
-function changeWords({ before, after }: Difference): string {
+const DECIMAL = /^\d+(\.\d+)?(?! ?\d*\/)/;
+
+function shownNumber(text: string): { readonly value: number; readonly digits: number } | null {
+  const match = /^(−?)(?:1 : )?(\d+)(\.\d+)?(?! ?\d*\/)/.exec(text);
+  if (!match) return null;
+  const value = Number(`${match[2]}${match[3] ?? ''}`);
+  return { value: match[1] ? -value : value, digits: (match[3]?.length ?? 1) - 1 };
+}
+
+function changeWords({ field, before, after }: Difference, units: DisplayUnits): string {
   const show = (value: Difference['before']) =>
     typeof value === 'number'
-      ? decimal(value, Math.abs(value) >= 10 ? 1 : 3)
+      ? formatField(value, unitOfField(field), units)
       : typeof value === 'boolean'
         ? value
           ? 'yes'

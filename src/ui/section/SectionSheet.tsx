@@ -136,13 +136,13 @@ function SectionSheet({ design, surface, station }: SectionSheetProps) {
       <div className="absolute right-4 bottom-3 left-4 flex items-end gap-4 text-sm">
         {pattern ? (
           <>
-            <div className="w-64">
+            <div className="w-72 shrink-0">
               <SelectField
                 label="Scored or cut from"
                 value={scored}
                 options={[
-                  ['inner', 'inside: the outer face keeps its length'],
-                  ['outer', 'outside: the inner face keeps its length'],
+                  ['inner', 'inside: outer face keeps its length'],
+                  ['outer', 'outside: inner face keeps its length'],
                 ]}
                 onChange={setScored}
               />
@@ -203,6 +203,9 @@ const LINE_LOOK = {
   bevel: { dash: '10 3 2 3', width: 1 },
 } as const;
 
+/** Words near an end of the strip stay on it. */
+const anchorAt = (share: number) => (share < 0.12 ? 'start' : share > 0.88 ? 'end' : 'middle');
+
 /** The flat strip with its score lines, from the end of the lower skin at the left to the trailing edge. */
 function Strip({
   pattern,
@@ -242,7 +245,7 @@ function Strip({
             key={words}
             x={MARGIN + at * scale}
             y={top + tall + 16 + (index % 2) * 15}
-            textAnchor={index === 0 ? 'start' : index === named.length - 1 ? 'end' : 'middle'}
+            textAnchor={anchorAt(at / pattern.cutWidth)}
           >
             {words} {formatLength(at, units, 1)}
           </text>
