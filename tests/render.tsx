@@ -1,9 +1,10 @@
-import { render } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import type { Design } from '@/core/document/schema/design';
+import { useAppSelector } from '@/store/hooks';
 import { SurroundingsContext } from '@/ui/surroundings';
 import { openSession, type TestSession } from './session';
 
@@ -22,4 +23,18 @@ export async function show(
     </SurroundingsContext>,
   );
   return { ...open, hand: userEvent.setup() };
+}
+
+/** A stage over the document as it is now. */
+export function Now({ of }: { readonly of: (design: Design) => ReactElement }) {
+  const design = useAppSelector((state) => state.document.present!);
+  return of(design);
+}
+
+/** Types a value over what a field holds and takes it with Enter. */
+export async function fill(hand: ReturnType<typeof userEvent.setup>, label: string | RegExp, text: string) {
+  const field = screen.getByRole('textbox', { name: label });
+  await hand.clear(field);
+  await hand.type(field, `${text}{Enter}`);
+  return field;
 }

@@ -1,5 +1,5 @@
 import { combinationsOf, type Combination, mountCombination, type Slot } from '@/core/assembly/combinations';
-import { type AssemblyKind, mountParts, originOf, type SharedParts } from '@/core/assembly/sharedParts';
+import { type Assembly, type AssemblyKind, mountParts, originOf, type SharedParts } from '@/core/assembly/sharedParts';
 import type { Analysis } from '@/core/analyse';
 import { designSchema } from '@/core/document/schema/design';
 import { editDesign, type EditOutcome } from './edit';
@@ -18,17 +18,10 @@ export const bindAssembly = (name: string, kind: AssemblyKind, members: Members)
   editDesign((design) => {
     let number = design.assemblies.length + 1;
     while (design.assemblies.some(({ id }) => id === `assembly${number}`)) number++;
-    const free = (list: readonly string[], taken: readonly string[]) => taken.filter((id) => !list.includes(id));
     return {
       ...design,
       assemblies: [
-        ...design.assemblies.map((other) => ({
-          ...other,
-          surfaces: free(members.surfaces, other.surfaces),
-          bodies: free(members.bodies, other.bodies),
-          massItems: free(members.massItems, other.massItems),
-          propulsion: free(members.propulsion, other.propulsion),
-        })),
+        ...design.assemblies.flatMap((other) => without(other, members)),
         {
           id: `assembly${number}`,
           name,
@@ -41,6 +34,26 @@ export const bindAssembly = (name: string, kind: AssemblyKind, members: Members)
       ],
     };
   });
+
+/**
+ * What is left of an assembly when parts of it go into another one: nothing
+ * when all are gone, and no longer shared when some are, since the other
+ * designs keep theirs whole.
+ */
+function without(assembly: Assembly, taken: Members): Assembly[] {
+  const free = (list: keyof Members) => assembly[list].filter((id) => !taken[list].includes(id));
+  const left = {
+    surfaces: free('surfaces'),
+    bodies: free('bodies'),
+    massItems: free('massItems'),
+    propulsion: free('propulsion'),
+  };
+  const size = ({ surfaces, bodies, massItems, propulsion }: Members) =>
+    surfaces.length + bodies.length + massItems.length + propulsion.length;
+  if (size(left) === size(assembly)) return [assembly];
+  const { sharedId: _, ...own } = assembly;
+  return size(left) === 0 ? [] : [{ ...own, ...left }];
+}
 
 /** From now on shared: saving writes it to the parts of this browser, and other designs follow. */
 export const shareAssembly = (id: string): AppThunk<EditOutcome> =>

@@ -2,10 +2,9 @@
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { useAppSelector } from '@/store/hooks';
 import { afterEach, describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { show } from '#/tests/render';
+import { Now, show } from '#/tests/render';
 import { blankDesign } from '@/core/document/starts';
 import type { Design } from '@/core/document/schema/design';
 import { setFields } from '@/store/edit';
@@ -21,12 +20,6 @@ import { WeightsStage } from './weights/WeightsStage';
 import { WeightsTable } from './weights/WeightsTable';
 
 afterEach(cleanup);
-
-/** A stage over the document as it is now. */
-function Now({ of }: { readonly of: (design: Design) => ReactElement }) {
-  const design = useAppSelector((state) => state.document.present!);
-  return of(design);
-}
 
 const WINGS = ['wing', 'secondWing', 'tipFin'] as const;
 const STAGES: readonly (readonly [string, (design: Design) => ReactElement])[] = [
