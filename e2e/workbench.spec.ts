@@ -120,7 +120,7 @@ test('a section comes in as plain coordinates, a bad file is refused', async ({ 
     return `${x} ${(index < 20 ? 0.24 : -0.08) * x * (1 - x)}`;
   }).join('\n');
   await input.setInputFiles({ name: 'lens.dat', mimeType: 'text/plain', buffer: Buffer.from(`Lens\n${lens}`) });
-  await expect(page.getByLabel('Built as').first()).toHaveValue('coordinates');
+  await expect(page.getByLabel('Built as', { exact: true })).toHaveValue('coordinates');
   await expect(page.getByText('8 % of chord, at 50 %')).toBeVisible();
   await expect.poll(() => beamNumbers(page)).not.toEqual(before);
 });

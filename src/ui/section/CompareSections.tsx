@@ -76,14 +76,14 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
     <Section title="Beside another section">
       <div className="grid grid-cols-2 gap-x-2">
         <SelectField
-          label="Built as"
+          label="The other built as"
           value={kind}
           options={[['' as const, 'as it is'], ...OTHERS.map((other) => [other, KIND_NAMES[other]] as const)]}
           onChange={setKind}
         />
         {surface.construction && (
           <SelectField
-            label="Cut from"
+            label="The other cut from"
             value={sheet}
             options={[['', 'as it is'], ...design.materials.map(({ id, name }) => [id, name || id] as const)]}
             onChange={setSheet}
