@@ -1,0 +1,56 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { show } from '#/tests/render';
+import { designText } from '@/files/designFile';
+import { DesignsPage } from './DesignsPage';
+
+afterEach(cleanup);
+
+const page = () => show(demoDesign('lagoon-postman'), <DesignsPage />);
+const row = async (name: string) => within((await screen.findByRole('link', { name })).closest('li')!);
+
+describe('designs of this browser', () => {
+  test('renamed, copied, removed and put back: nothing is lost', async () => {
+    const { hand, designs } = await page();
+    await hand.click((await row('Lagoon Postman')).getByRole('button', { name: 'Rename Lagoon Postman' }));
+    const field = screen.getByRole('textbox', { name: 'New name of Lagoon Postman' });
+    await hand.clear(field);
+    await hand.type(field, 'Bay Postman{Enter}');
+    await hand.click((await row('Bay Postman')).getByRole('button', { name: 'Copy Bay Postman' }));
+    await waitFor(async () => expect(await designs.list()).toHaveLength(2));
+    await hand.click((await row('Bay Postman')).getByRole('button', { name: /^Remove Bay Postman/ }));
+    await waitFor(async () => expect(await designs.list()).toHaveLength(1));
+    await hand.click(await screen.findByText('Removed designs (1)'));
+    await hand.click(screen.getByRole('button', { name: 'Put back' }));
+    await waitFor(async () => expect(await designs.list()).toHaveLength(2));
+  });
+
+  test('files are taken whole or not at all, each with its fault and place', async () => {
+    const { hand, designs } = await page();
+    const good = new File([designText(demoDesign('heron-canard'))], 'heron.json', { type: 'application/json' });
+    const crooked = structuredClone(demoDesign('gannet-vee')) as unknown as { surfaces: { stations: unknown[] }[] };
+    crooked.surfaces[0]!.stations[0] = { distanceFromRoot: 0, chord: -3 };
+    const bad = new File([JSON.stringify(crooked)], 'gannet.json', { type: 'application/json' });
+    const newer = new File([JSON.stringify({ ...demoDesign('gannet-vee'), version: 99 })], 'newer.json');
+    const nonsense = new File(['{"format": "inclinar-des'], 'torn.json', { type: 'application/json' });
+    await hand.upload(screen.getByLabelText('Design files to import'), [good, bad, newer, nonsense]);
+    await waitFor(() => expect(screen.getAllByRole('alert').length).toBe(3));
+    const alerts = screen.getAllByRole('alert').map((alert) => alert.textContent!);
+    expect(alerts[0]).toMatch(/^gannet\.json was not taken; nothing else changed\./);
+    expect(alerts[0]).toContain('/surfaces/wing/stations/0/chord'.replace('wing', '0'));
+    expect(alerts[1]).toMatch(/^newer\.json.*newer/);
+    expect(alerts[2]).toMatch(/^torn\.json/);
+    expect((await designs.list()).map(({ name }) => name).sort()).toEqual(['Heron Canard', 'Lagoon Postman']);
+  });
+
+  test('every design shows its plan and has a way out of the browser', async () => {
+    await page();
+    const entry = await row('Lagoon Postman');
+    expect(entry.getByRole('button', { name: 'Export Lagoon Postman' })).toBeTruthy();
+    expect(document.querySelector('[data-design="Lagoon Postman"] svg path, [data-design] svg polygon')).toBeTruthy();
+    expect(document.body.textContent).toContain('Inclinar computes; it does not certify');
+  });
+});

@@ -1,0 +1,69 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import { show } from '#/tests/render';
+import { blankDesign } from '@/core/document/starts';
+import { setFields } from '@/store/edit';
+import { StabilityStage } from './StabilityStage';
+
+// The chart needs a canvas; the browser tests look at it.
+vi.mock('./SpanLoadingChart', () => ({ default: () => <p>chart of the span</p> }));
+
+afterEach(cleanup);
+
+const fact = (label: string | RegExp) => screen.getByText(label).parentElement!.textContent!;
+
+describe('stability', () => {
+  test('every layout: whole sentences and numbers, or why there is none', async () => {
+    for (const name of DEMO_NAMES) {
+      await show(demoDesign(name), <StabilityStage />);
+      const text = document.body.textContent!;
+      expect(text, name).not.toMatch(/NaN|undefined|Infinity|\[object|null/);
+      expect(screen.getByTestId('verdicts').children.length, name).toBeGreaterThan(3);
+      cleanup();
+    }
+  });
+
+  test('an empty sheet says what is missing', async () => {
+    await show(blankDesign('New'), <StabilityStage />);
+    expect(document.body.textContent).toMatch(/no wing/i);
+  });
+
+  test('plain words follow the numbers: less fin, and it wanders', async () => {
+    const { dispatch, design, analysis } = await show(demoDesign('lagoon-postman'), <StabilityStage />);
+    const straight = () => within(screen.getByTestId('verdicts')).getByText(/^Straight on, it/).textContent!;
+    const before = straight();
+    const fin = design().surfaces.find(({ role }) => role === 'fin')!;
+    dispatch(
+      setFields(
+        fin.stations.flatMap((_, index) => [{ field: `/surfaces/${fin.id}/stations/${index}/chord`, value: 12 }]),
+      ),
+    );
+    await waitFor(() => expect(analysis().lateral.yawStiffness!).toBeLessThan(0.02));
+    await waitFor(() => expect(straight()).not.toBe(before));
+  });
+
+  test('elevons share their throw; a tailplane does not', async () => {
+    await show(demoDesign('storm-courier'), <StabilityStage />);
+    expect(fact('Roll left at the cruise trim')).toMatch(/\d+ %$/);
+    expect(fact(/^Pitch left with half, full roll/)).toMatch(/\d+ %, \d+ %$/);
+    cleanup();
+    await show(demoDesign('lagoon-postman'), <StabilityStage />);
+    expect(screen.queryByText('Roll left at the cruise trim')).toBeNull();
+  });
+
+  test('propeller air: in front it blows on the tail, behind it does not', async () => {
+    await show(demoDesign('lagoon-postman'), <StabilityStage />);
+    expect(fact('Propeller air over the tail')).toMatch(/\d+ % of it, 1\.\d+ × pressure/);
+  });
+
+  test('a measured difference of left and right shows the trim that it asks for', async () => {
+    const { dispatch } = await show(demoDesign('lagoon-postman'), <StabilityStage />);
+    expect(screen.queryByText(/^Left–right difference/)).toBeNull();
+    const side = (incidence: number) => ({ incidence, tipTwist: 0 });
+    dispatch(setFields([{ field: '/surfaces/wing/asBuilt', value: { left: side(1.5), right: side(2.5) } }]));
+    await waitFor(() => expect(fact(/^Left–right difference/)).toMatch(/−?\d+\.\d+°, −?\d+\.\d+°/));
+  });
+});
