@@ -79,3 +79,10 @@ export function simpleAircraft(massX = 90, more: Partial<DesignInput> = {}): Des
     },
   );
 }
+
+/** A straight box of a body about the height of the tail, for `/bodies`. Millimetres. */
+export function boxBody(width: number, length = 800) {
+  const frame = (x: number) => ({ x, width, top: 20, bottom: -20 });
+  const frames = [frame(0), frame(length)];
+  return { id: 'boom', name: '', kind: 'box', mirrored: false, position: { x: 0, y: 0, z: 30 }, frames };
+}

@@ -71,7 +71,7 @@ function segments(design: Design): Segment[] {
 /** Upwash per radian of angle of attack at a place, smoothed out beside the wings. */
 function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: number, z: number) => number {
   const { lattice } = matrices;
-  const field = vortexField(lattice, { rise: 0 });
+  const field = matrices.field.rise === 0 ? matrices.field : vortexField(lattice, { rise: 0 });
   const row = velocityRow(lattice.panels);
   const lifting = lattice.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing' || role === 'canard');
   const chords = lifting.map(({ stations }) => ({

@@ -1,6 +1,13 @@
 import type { Lattice } from './lattice';
 import { factorise, factoriseInPlace, type LuFactors } from './luFactors';
-import { induceAlong, type VelocityRow, velocityRow, vortexField, type WakeDirection } from './vortexField';
+import {
+  induceAlong,
+  type VelocityRow,
+  velocityRow,
+  type VortexField,
+  vortexField,
+  type WakeDirection,
+} from './vortexField';
 
 /** Velocity components at the bound vortices, three N × N matrices row by row. */
 export interface BoundInfluence {
@@ -22,6 +29,7 @@ export interface HalfProblem {
  */
 export interface InfluenceMatrices {
   readonly lattice: Lattice;
+  readonly field: VortexField;
   readonly symmetric: HalfProblem;
   readonly antisymmetric: HalfProblem;
   /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
@@ -88,6 +96,7 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
   const block = lattice.panelsWithoutTail || n;
   return {
     lattice,
+    field,
     symmetric: {
       factors: factorise(normal.even, n, { block, from: lattice.centrePanels }),
       bound: bound.even,

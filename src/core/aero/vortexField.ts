@@ -188,6 +188,22 @@ export function induceAlong(
   }
 }
 
+/**
+ * Fills v and w of `row`, one entry a strip, with what its two trailing legs
+ * induce on the line far behind, where they run both ways without end: twice
+ * what half a leg does abreast of its corner.
+ */
+export function induceFar(field: VortexField, line: SightLine, { v, w }: Pick<VelocityRow, 'v' | 'w'>): void {
+  lookAcross(field, line);
+  const { lattice, firstEdge } = field;
+  const { meanV, meanW } = field.sight;
+  lattice.strips.forEach(({ surface }, strip) => {
+    const edge = firstEdge[surface]! + strip - lattice.firstStrip[surface]!;
+    v[strip] = 2 * (meanV[edge + 1]! - meanV[edge]!);
+    w[strip] = 2 * (meanW[edge + 1]! - meanW[edge]!);
+  });
+}
+
 /** Distance of the line from every edge, and the means of (−dz, dy)/(dy² + dz²) over its strip of vorticity, or at its line. */
 function lookAcross(field: VortexField, { y, z, own }: SightLine): void {
   const { lattice, edgeY, edgeZ, sheetLength, firstEdge } = field;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { simpleAircraft } from '#/tests/designs';
+import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse } from '../analyse';
 import { withFields } from '../document/applyChange';
 import type { Design } from '../document/schema/design';
@@ -131,27 +131,7 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   ],
   elevonSaturation: [throws(demoDesign('storm-courier'), 'wing', 'elevon'), 20, 3],
   hingeRub: [
-    (x) =>
-      change(
-        base,
-        ['/surfaces/tail/controls/elevator/from', 0.1],
-        [
-          '/bodies',
-          [
-            {
-              id: 'boom',
-              name: '',
-              kind: 'box',
-              mirrored: false,
-              position: { x: 0, y: 0, z: 30 },
-              frames: [
-                { x: 0, width: x, top: 20, bottom: -20 },
-                { x: 760, width: x, top: 20, bottom: -20 },
-              ],
-            },
-          ],
-        ],
-      ),
+    (x) => change(base, ['/surfaces/tail/controls/elevator/from', 0.1], ['/bodies', [boxBody(x, 760)]]),
     20,
     60,
   ],

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { simpleAircraft } from '#/tests/designs';
+import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse, type Analysis } from '../analyse';
 import { withFields } from '../document/applyChange';
 import type { Design } from '../document/schema/design';
@@ -77,26 +77,7 @@ describe('findings say what is', () => {
   });
 
   test('the hinge: fuselage half width against the inboard end', () => {
-    const design = change(
-      base,
-      ['/surfaces/tail/controls/elevator/from', 0.1],
-      [
-        '/bodies',
-        [
-          {
-            id: 'boom',
-            name: '',
-            kind: 'box',
-            mirrored: false,
-            position: { x: 0, y: 0, z: 30 },
-            frames: [
-              { x: 0, width: 60, top: 20, bottom: -20 },
-              { x: 800, width: 60, top: 20, bottom: -20 },
-            ],
-          },
-        ],
-      ],
-    );
+    const design = change(base, ['/surfaces/tail/controls/elevator/from', 0.1], ['/bodies', [boxBody(60)]]);
     // 10 % of 220 mm outboard, 30 mm of half width.
     expect(numbersOf(run(design), 'hingeRub')!['gap']).toBeCloseTo((22 - 30) / 1000, 6);
   });
