@@ -48,8 +48,11 @@ const BOTH_ENDS_DENSE: SpanMapping = {
   inverse: (share) => Math.acos(1 - 2 * Math.min(1, share)) / Math.PI,
 };
 
-/** Marks closer than this share of the span are one. */
+/** A junction or the end of a control closer than this share of the span to another mark moves there. */
 const LEAST_WIDTH = 0.01;
+
+/** Bends this close are one; any wider panel keeps its own plane. */
+const SAME_BEND = 0.002;
 
 /** A station needs a strip edge when the plan form, its angle or its dihedral bends there. */
 const BEND = 0.02;
@@ -83,11 +86,15 @@ export function cutStrips(
   const length = developedLength(surface);
   const meetsMirror = surface.mirrored && Math.abs(surface.stations[0]!.y) < 1e-6;
   const mapping = meetsMirror ? TIP_DENSE : BOTH_ENDS_DENSE;
-  const controlEnds = surface.source.controls.flatMap(({ from, to }) => [from * length, to * length]);
-  const marks = [0, ...stationBreaks(surface), ...controlEnds, ...junctions, length]
-    .sort((p, q) => p - q)
-    .filter((mark, index, all) => index === 0 || mark - all[index - 1]! > LEAST_WIDTH * length);
-  marks[marks.length - 1] = length;
+  const marks = [0, length];
+  const mark = (distance: number, nearest: number) => {
+    if (marks.every((other) => Math.abs(distance - other) > nearest * length)) marks.push(distance);
+  };
+  // Bends come first: a strip across one would lie in neither panel.
+  stationBreaks(surface).forEach((distance) => mark(distance, SAME_BEND));
+  const ends = surface.source.controls.flatMap(({ from, to }) => [from * length, to * length]);
+  [...junctions, ...ends].forEach((distance) => mark(distance, LEAST_WIDTH));
+  marks.sort((p, q) => p - q);
 
   const strips: Strip[] = [];
   for (let segment = 0; segment + 1 < marks.length; segment++) {
