@@ -25,6 +25,9 @@ export interface FlowCase {
   readonly u: Float64Array;
   readonly v: Float64Array;
   readonly w: Float64Array;
+  /** The same across the chord at the middle of every piece of a leg on the board, edge by edge. */
+  readonly legV: Float64Array;
+  readonly legW: Float64Array;
 }
 
 export const STILL_AIR: Onset = { linear: [0, 0, 0], turn: [0, 0, 0], about: [0, 0, 0] };
@@ -125,14 +128,38 @@ function withVelocities(
     v[i] = ov + dotRow(bound.v, i * n, circulation, from, n);
     w[i] = ow + dotRow(bound.w, i * n, circulation, from, n);
   }
-  return { parity, circulation, onset, u, v, w };
+  return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, parity, circulation, onset) };
+}
+
+function legVelocities(
+  { field, lattice, symmetric, antisymmetric }: InfluenceMatrices,
+  parity: Parity,
+  circulation: Float64Array,
+  onset: Onset,
+): Pick<FlowCase, 'legV' | 'legW'> {
+  const { legs } = parity === 'symmetric' ? symmetric : antisymmetric;
+  const { count } = lattice.cells;
+  const n = lattice.panels;
+  const from = parity === 'symmetric' ? lattice.centrePanels : 0;
+  const legV = new Float64Array(field.edges * count);
+  const legW = new Float64Array(field.edges * count);
+  for (let edge = 0; edge < field.edges; edge++) {
+    for (let k = 0; k < count; k++) {
+      const piece = edge * count + k;
+      const end = k + 1 < count ? field.cornerX[piece + 1]! : field.edgeTrailing[edge]!;
+      const [, v, w] = onsetAt(onset, (field.cornerX[piece]! + end) / 2, field.edgeY[edge]!, field.edgeZ[edge]!);
+      legV[piece] = v + (legs ? dotRow(legs.v, piece * n, circulation, from, n) : 0);
+      legW[piece] = w + (legs ? dotRow(legs.w, piece * n, circulation, from, n) : 0);
+    }
+  }
+  return { legV, legW };
 }
 
 /** Weighted sum of cases of one parity that turn about the same point. */
 export function combineCases(parts: readonly (readonly [number, FlowCase])[]): FlowCase {
   const first = parts[0]![1];
   const sum = (pick: (part: FlowCase) => Float64Array) => {
-    const total = new Float64Array(first.circulation.length);
+    const total = new Float64Array(pick(first).length);
     for (const [weight, part] of parts) {
       const values = pick(part);
       for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;
@@ -155,5 +182,7 @@ export function combineCases(parts: readonly (readonly [number, FlowCase])[]): F
     u: sum((part) => part.u),
     v: sum((part) => part.v),
     w: sum((part) => part.w),
+    legV: sum((part) => part.legV),
+    legW: sum((part) => part.legW),
   };
 }

@@ -1,5 +1,5 @@
 import type { Vector3 } from '../units/convert';
-import type { FlowCase, Onset } from './flowCase';
+import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
 
 /** Force [ρV² m²] and moment [ρV² m³] about a point, in document axes (x aft, y right, z up). */
@@ -26,12 +26,10 @@ export function scaleLoad({ force, moment }: Load, by: number): Load {
 
 /**
  * Force of the circulation of one case in the air of another, both halves, by
- * surface: F = ρ Γ V × l on every bound segment, with V including what all
- * vortices induce there, and on the legs along the chord F = ρ Γ V × x with V
- * of the free stream alone. What vortices induce on each other’s legs cancels
- * over the aircraft by action and reaction, but for the little that the wakes
- * feel; with it the legs give the side force and yaw of rolling that the
- * suction of the tips means, and dihedral its roll at lift.
+ * surface: F = ρ Γ V × l on every bound segment and on the legs along the
+ * chord, with V including what all vortices induce there. The legs give the
+ * side force and yaw of rolling that the suction of the tips means, dihedral
+ * its roll at lift, and a wing the push of another one's spanwise flow.
  *
  * The force of a state s is `crossLoads(s, s)`; its change under a small case e
  * is `crossLoads(s, e) + crossLoads(e, s)`.
@@ -48,11 +46,9 @@ export function crossLoads(
   const lateral = parity !== air.parity;
   const [x0, y0, z0] = about;
   const sums = lattice.surfaces.map(() => new Float64Array(6));
-  const { vortex } = lattice.cells;
   for (let stripIndex = 0; stripIndex < lattice.strips.length; stripIndex++) {
     const strip = lattice.strips[stripIndex]!;
     const sum = sums[strip.surface]!;
-    const { a, b } = strip;
     const first = stripIndex * count;
     let fx = 0;
     let fy = 0;
@@ -81,20 +77,6 @@ export function crossLoads(
       mx += dy * pz - dz * py;
       my += dz * px - dx * pz;
       mz += dx * py - dy * px;
-      // Legs along the chord, from the vortex to the trailing edge, out along B and back along A.
-      const rest = 1 - vortex[k]!;
-      for (let side = -1; side <= 1; side += 2) {
-        const edge = side > 0 ? b : a;
-        const pull = side * strength * rest * edge.chord;
-        const x = edge.x + edge.chord * (1 - rest / 2);
-        const legY = pull * onsetUp(air.onset, x, edge.y);
-        const legZ = -pull * onsetRight(air.onset, x, edge.z);
-        fy += legY;
-        fz += legZ;
-        mx += (edge.y - y0) * legZ - (edge.z - z0) * legY;
-        my -= (x - x0) * legZ;
-        mz += (x - x0) * legY;
-      }
     }
     const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
     if (lateral) {
@@ -107,19 +89,64 @@ export function crossLoads(
       sum[4]! += sides * my;
     }
   }
+  addLegForces(matrices, circulation, air, about, lateral, sums);
   return sums.map((sum) => ({
     force: [sum[0]!, sum[1]!, sum[2]!],
     moment: [sum[3]!, sum[4]!, sum[5]!],
   }));
 }
 
-/** Parts of an onset across the chord, to the right and up; a leg feels them at its middle, as they change linearly. */
-function onsetRight({ linear, turn, about }: Onset, x: number, z: number): number {
-  return linear[1] - (turn[2] * (x - about[0]) - turn[0] * (z - about[2]));
-}
-
-function onsetUp({ linear, turn, about }: Onset, x: number, y: number): number {
-  return linear[2] - (turn[0] * (y - about[1]) - turn[1] * (x - about[0]));
+/** Pull on every leg on the board: what the strip inboard of it sheds out less what the one outboard takes in. */
+function addLegForces(
+  { lattice, field }: InfluenceMatrices,
+  circulation: Float64Array,
+  air: FlowCase,
+  [x0, y0, z0]: Vector3,
+  lateral: boolean,
+  sums: readonly Float64Array[],
+): void {
+  const { count } = lattice.cells;
+  lattice.surfaces.forEach(({ mirrored }, surface) => {
+    const first = lattice.firstStrip[surface]!;
+    const strips = lattice.firstStrip[surface + 1]! - first;
+    const sides = mirrored ? 2 : 1;
+    const sum = sums[surface]!;
+    for (let local = 0; local <= strips; local++) {
+      const edge = field.firstEdge[surface]! + local;
+      const inner = local > 0 ? (first + local - 1) * count : -1;
+      const outer = local < strips ? (first + local) * count : -1;
+      const dy = field.edgeY[edge]! - y0;
+      const dz = field.edgeZ[edge]! - z0;
+      let shed = 0;
+      let fy = 0;
+      let fz = 0;
+      let my = 0;
+      let mz = 0;
+      for (let k = 0; k < count; k++) {
+        if (inner >= 0) shed += circulation[inner + k]!;
+        if (outer >= 0) shed -= circulation[outer + k]!;
+        const piece = edge * count + k;
+        const from = field.cornerX[piece]!;
+        const to = k + 1 < count ? field.cornerX[piece + 1]! : field.edgeTrailing[edge]!;
+        const dx = (from + to) / 2 - x0;
+        const pull = shed * (to - from);
+        const legY = pull * air.legW[piece]!;
+        const legZ = -pull * air.legV[piece]!;
+        fy += legY;
+        fz += legZ;
+        my -= dx * legZ;
+        mz += dx * legY;
+      }
+      if (lateral) {
+        sum[1]! += sides * fy;
+        sum[3]! += sides * (dy * fz - dz * fy);
+        sum[5]! += sides * mz;
+      } else {
+        sum[2]! += sides * fz;
+        sum[4]! += sides * my;
+      }
+    }
+  });
 }
 
 /** The same load about another point: M' = M + (r − r') × F. */
