@@ -1,4 +1,4 @@
-import { type PlacedSurface, planformAt } from '../geometry/layout';
+import { type PlacedStation, type PlacedSurface, planformAt } from '../geometry/layout';
 
 /**
  * Places where an end of one surface meets another one: a tailplane on a fin,
@@ -10,6 +10,7 @@ export interface Junction {
   /** The surface whose end meets the other. */
   readonly joining: number;
   readonly met: number;
+  readonly end: 'root' | 'tip';
   /** Where it is met, along the board of the met surface [m]. */
   readonly distance: number;
 }
@@ -20,18 +21,24 @@ const REACH = 0.02;
 export function findJunctions(surfaces: readonly PlacedSurface[]): Junction[] {
   const junctions: Junction[] = [];
   surfaces.forEach((surface, joining) => {
-    for (const end of [surface.stations[0]!, surface.stations.at(-1)!]) {
+    for (const which of ['root', 'tip'] as const) {
+      const end = endStation(surface, which);
       surfaces.forEach((other, met) => {
         if (met === joining) return;
         const distance = nearestDistance(other, end.y, end.z);
         const there = planformAt(other, distance);
         const gap = Math.hypot(there.y - end.y, there.z - end.z);
         const overlaps = end.x < there.x + there.chord && there.x < end.x + end.chord;
-        if (overlaps && gap <= REACH * Math.max(end.chord, there.chord)) junctions.push({ joining, met, distance });
+        if (overlaps && gap <= REACH * Math.max(end.chord, there.chord))
+          junctions.push({ joining, end: which, met, distance });
       });
     }
   });
   return junctions;
+}
+
+export function endStation({ stations }: PlacedSurface, end: Junction['end']): PlacedStation {
+  return end === 'root' ? stations[0]! : stations.at(-1)!;
 }
 
 /** Distance along a surface's board of its point nearest to (y, z). */

@@ -1,5 +1,6 @@
 import { metresFromMillimetres } from '../units/convert';
 import { camberLine, contourOf } from '../section/contour';
+import { alignFins } from './alignFins';
 import type { PlacedSurface } from '../geometry/layout';
 import { developedLength } from '../geometry/layout';
 import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
@@ -55,7 +56,7 @@ export function isTail({ role }: PlacedSurface): boolean {
 /** Cuts all surfaces into one lattice. Order: fins on the centre line, everything else but the tail, the tail. */
 export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFAULT_GRID): Lattice {
   const place = (surface: PlacedSurface) => (isTail(surface) ? 2 : surface.mirrored ? 1 : 0);
-  const surfaces = placed.toSorted((p, q) => place(p) - place(q));
+  const surfaces = alignFins(placed.toSorted((p, q) => place(p) - place(q)));
   const longest = Math.max(...surfaces.map(developedLength));
   const junctions = findJunctions(surfaces);
   const joined = new Uint8Array(surfaces.length ** 2);

@@ -49,7 +49,7 @@ const BOTH_ENDS_DENSE: SpanMapping = {
 };
 
 /** A junction or the end of a control closer than this share of the span to another mark moves there. */
-const LEAST_WIDTH = 0.01;
+export const LEAST_WIDTH = 0.01;
 
 /** Bends this close are one; any wider panel keeps its own plane. */
 const SAME_BEND = 0.002;
