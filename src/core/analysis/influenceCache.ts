@@ -9,15 +9,20 @@ const kept = new Map<string, InfluenceMatrices>();
  * Factors of a lattice, kept while only angles, masses or controls change.
  * The key is what the matrices depend on: strips, sections' lift slopes, wake.
  */
-export function influenceOf(lattice: Lattice, rise: number, factors: readonly number[] | null): InfluenceMatrices {
-  const key = geometryKey(lattice, rise, factors);
+export function influenceOf(
+  lattice: Lattice,
+  rise: number,
+  factors: readonly number[] | null,
+  withoutLegs = false,
+): InfluenceMatrices {
+  const key = `${withoutLegs ? 'without legs' : ''}|${geometryKey(lattice, rise, factors)}`;
   const known = kept.get(key);
   if (known) {
     kept.delete(key);
     kept.set(key, known);
     return { ...known, lattice };
   }
-  const built = buildInfluence(lattice, { rise, liftSlopeFactors: factors ?? undefined });
+  const built = buildInfluence(lattice, { rise, withoutLegs, liftSlopeFactors: factors ?? undefined });
   kept.set(key, built);
   if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
   return built;

@@ -67,7 +67,7 @@ export function wakeBand({ placed, reference, about }: Prepared, alpha: number):
   const lattice = buildLattice(placed, BAND_GRID);
   const pitch = commandAngles(lattice, []);
   const at = (rise: number) => {
-    const matrices = influenceOf(lattice, rise, null);
+    const matrices = influenceOf(lattice, rise, null, true);
     return neutralPointAt(aeroModel({ matrices, reference, pitch, extra: () => NO_EXTRA_LOADS }), alpha, about);
   };
   return Math.abs(((at(BAND_RISE) - at(0)) * Math.tan(alpha)) / BAND_RISE);
