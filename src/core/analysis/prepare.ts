@@ -28,10 +28,7 @@ export interface AnalyseOptions {
   readonly grid?: Grid;
   /** Leave remedies out, as while something is dragged: each one costs an analysis. */
   readonly withoutRemedies?: boolean;
-  /**
-   * While something is dragged: a lighter lattice, legs along the chord in the free stream alone, no band on the
-   * neutral point. What is let go is computed whole.
-   */
+  /** While something is dragged: a lighter lattice, and no band on the neutral point. What is let go is computed whole. */
   readonly quick?: boolean;
 }
 
@@ -84,7 +81,7 @@ export function prepare(
     ? null
     : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
   const modelAt = (rise: number): AeroModel => {
-    const matrices = influenceOf(lattice, rise, factors, quick);
+    const matrices = influenceOf(lattice, rise, factors);
     const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
     return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
   };

@@ -132,7 +132,7 @@ function Results({ slots, results }: ResultsProps) {
           const stops = analysis?.findings.filter(({ severity }) => severity === 'stop').length ?? 0;
           const cautions = analysis?.findings.filter(({ severity }) => severity === 'caution').length ?? 0;
           return (
-            <tr key={combination.names.join()} className="border-t border-soft align-top">
+            <tr key={combination.names.join()} className="border-t border-soft align-middle">
               <th scope="row" className="py-1 pr-2 text-left font-normal">
                 {combination.names.join(' + ')}
               </th>
@@ -144,7 +144,7 @@ function Results({ slots, results }: ResultsProps) {
                     {analysis.pitch.staticMargin === null ? '–' : `${decimal(analysis.pitch.staticMargin * 100, 1)} %`}
                   </td>
                   <td className={stops > 0 ? 'text-stop' : cautions > 0 ? 'text-caution' : ''}>
-                    {stops > 0 ? `${stops} stop` : cautions > 0 ? `${cautions} to look at` : 'nothing'}
+                    {stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : cautions > 0 ? `${cautions} to look at` : 'nothing'}
                   </td>
                 </>
               ) : (
