@@ -1,4 +1,5 @@
-import { induceAt, velocityRow, vortexField } from '@/core/aero/vortexField';
+import { induceAt, velocityRow } from '@/core/aero/inducedVelocity';
+import { vortexField } from '@/core/aero/vortexField';
 import { camberLine, contourOf } from '@/core/section/contour';
 import { thinAerofoil } from '@/core/section/thinAerofoil';
 import { sectionSchema } from '@/core/document/schema/section';

@@ -10,7 +10,8 @@ import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
-import { induceAt, velocityRow, vortexField } from './vortexField';
+import { induceAt, velocityRow } from './inducedVelocity';
+import { vortexField } from './vortexField';
 
 /**
  * Slender-body moments of fuselages, per radian and ½ρV²:

@@ -2,7 +2,7 @@ import { developedLength } from '../geometry/layout';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
-import { induceFar } from './vortexField';
+import { induceFar } from './inducedVelocity';
 
 /**
  * Induced drag in the Trefftz plane, far behind: D_i = −(ρ/2) Σ Γ w_n Δs with

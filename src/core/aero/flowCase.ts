@@ -146,8 +146,7 @@ function legVelocities(
   for (let edge = 0; edge < field.edges; edge++) {
     for (let k = 0; k < count; k++) {
       const piece = edge * count + k;
-      const end = k + 1 < count ? field.cornerX[piece + 1]! : field.edgeTrailing[edge]!;
-      const [, v, w] = onsetAt(onset, (field.cornerX[piece]! + end) / 2, field.edgeY[edge]!, field.edgeZ[edge]!);
+      const [, v, w] = onsetAt(onset, field.pieceX[piece]!, field.edgeY[edge]!, field.edgeZ[edge]!);
       legV[piece] = v + (legs ? dotRow(legs.v, piece * n, circulation, from, n) : 0);
       legW[piece] = w + (legs ? dotRow(legs.w, piece * n, circulation, from, n) : 0);
     }

@@ -126,10 +126,8 @@ function addLegForces(
         if (inner >= 0) shed += circulation[inner + k]!;
         if (outer >= 0) shed -= circulation[outer + k]!;
         const piece = edge * count + k;
-        const from = field.cornerX[piece]!;
-        const to = k + 1 < count ? field.cornerX[piece + 1]! : field.edgeTrailing[edge]!;
-        const dx = (from + to) / 2 - x0;
-        const pull = shed * (to - from);
+        const dx = field.pieceX[piece]! - x0;
+        const pull = shed * field.pieceLength[piece]!;
         const legY = pull * air.legW[piece]!;
         const legZ = -pull * air.legV[piece]!;
         fy += legY;
