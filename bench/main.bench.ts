@@ -1,9 +1,9 @@
-import '@/core/zodSetup';
+import '@/core/1-base/zodSetup';
 import { existsSync } from 'node:fs';
 import { analyse } from '@/core/analyse';
-import { forgetInfluence } from '@/core/analysis/influenceCache';
-import { buildLattice, type Grid } from '@/core/aero/lattice';
-import { placeSurface } from '@/core/geometry/layout';
+import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
+import { buildLattice, type Grid } from '@/core/5-aero/lattice';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { demoDesign } from '../demo';
 import { measureDrag } from './browser.bench';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
@@ -38,8 +38,8 @@ function compareKernels(): void {
     const textbook: number[] = [];
     for (let round = 0; round < ROUNDS + 3; round++) {
       forgetInfluence();
-      const whole = time(() => analyse(design, { grid, withoutRemedies: true }));
-      const again = time(() => analyse(design, { grid, withoutRemedies: true }));
+      const whole = time(() => analyse(design, { grid, without: ['remedies'] }));
+      const again = time(() => analyse(design, { grid, without: ['remedies'] }));
       const slow = lattice.panels > 250 && round % 3 !== 0 ? null : time(() => solveTextbook(lattice, TEN_STREAMS));
       if (round < 3) continue;
       ours.push(whole);
@@ -62,7 +62,7 @@ function countVariants(): void {
     const variant = structuredClone(design);
     variant.surfaces[0]!.incidence = 2 + count / 1000;
     variant.massItems[0]!.position.x += count / 100;
-    analyse(variant, { withoutRemedies: true });
+    analyse(variant, { without: ['remedies'] });
     if (performance.now() - start > 30_000) break;
   }
   print(`  ${count} variants of angles and masses in ${((performance.now() - start) / 1000).toFixed(1)} s`);

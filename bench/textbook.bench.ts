@@ -1,5 +1,5 @@
-import type { Lattice } from '@/core/aero/lattice';
-import type { Strip, StripEdge } from '@/core/aero/strips';
+import type { Lattice } from '@/core/5-aero/lattice';
+import type { Strip, StripEdge } from '@/core/5-aero/strips';
 
 /**
  * The kernel as a textbook writes it, kept as the yardstick: one full matrix

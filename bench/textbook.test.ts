@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { onsetAt } from '@/core/aero/flowCase';
-import type { Vector3 } from '@/core/units/convert';
+import { onsetAt } from '@/core/5-aero/flowCase';
+import type { Vector3 } from '@/core/1-base/units/convert';
 import { designOf, type SurfaceInput, trapezoid } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
 import { solveSurfaces } from '#/tests/published/solve';

@@ -1,8 +1,10 @@
-import '@/core/zodSetup';
+import '@/core/1-base/zodSetup';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { analyse } from '@/core/analyse';
-import { designJsonSchema, readDesignText } from '@/core/document/readDesign';
+import { designJsonSchema, readDesignText } from '@/core/2-document/readDesign';
+import { analysisJsonSchema, tableOfUnits } from '@/core/6-groups/describe';
+import { printAnalysis } from '@/words/printAnalysis';
 import { DEMO_NAMES, demoDesign } from '../demo';
 
 const HELP = `Usage: npm run -s analyse -- FILE.json [options]
@@ -16,6 +18,8 @@ numbers or null with a reason under the same key of the group's "reasons".
   --example NAME    write a demo design to standard output
   --list            name the demo designs
   --schema          print the JSON Schema of the design document
+  --output-schema   print the JSON Schema of the analysis
+  --units           print every number of the analysis with unit and meaning
   --help            this text
 
 Faults of the file go to standard error with their place; exit status 2.`;
@@ -39,6 +43,8 @@ function readArguments() {
         example: { type: 'string' },
         list: { type: 'boolean', default: false },
         schema: { type: 'boolean', default: false },
+        'output-schema': { type: 'boolean', default: false },
+        units: { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },
       },
     });
@@ -72,6 +78,8 @@ function main(): void {
   if (values.help) return void process.stdout.write(`${HELP}\n`);
   if (values.list) return void process.stdout.write(`${DEMO_NAMES.join('\n')}\n`);
   if (values.schema) return print(designJsonSchema());
+  if (values['output-schema']) return print(analysisJsonSchema());
+  if (values.units) return print(tableOfUnits());
   if (values.example !== undefined) {
     try {
       return print(demoDesign(values.example));
@@ -86,7 +94,7 @@ function main(): void {
   const grid = readGrid(values.grid);
   const read = readDesignText(readFileOrRefuse(file));
   if (!read.ok) refuse([`${file} was not taken:`, ...read.issues.map(({ path, message }) => `  ${path}: ${message}`)]);
-  print(analyse(read.design, { surfacesOnly: values['surfaces-only'], wake: values.wake, grid }));
+  print(printAnalysis(analyse(read.design, { surfacesOnly: values['surfaces-only'], wake: values.wake, grid })));
 }
 
 main();

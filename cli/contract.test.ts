@@ -1,12 +1,13 @@
+import { said } from '#/tests/matchers';
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { CONTRACT } from '#/tests/contract';
 import { analyse, type Analysis } from '@/core/analyse';
-import { withFields } from '@/core/document/applyChange';
+import { withFields } from '@/core/2-document/applyChange';
 
 const whole = new Map<string, Analysis>();
 const analysisOf = (name: string) => {
-  const known = whole.get(name) ?? analyse(demoDesign(name), { withoutRemedies: true });
+  const known = whole.get(name) ?? analyse(demoDesign(name), { without: ['remedies'] });
   whole.set(name, known);
   return known;
 };
@@ -20,7 +21,7 @@ describe.each(DEMO_NAMES)('%s', (name) => {
       const reasons = values['reasons'] as Record<string, string>;
       for (const key of keys) {
         expect(values, `${group}.${key}`).toHaveProperty(key);
-        if (values[key] === null) expect(reasons[key], `${group}.${key}`).toMatch(/.{10,}/);
+        if (values[key] === null) expect(said(reasons[key]), `${group}.${key}`).toMatch(/.{10,}/);
       }
     }
   });
@@ -48,24 +49,24 @@ describe.each(DEMO_NAMES)('%s', (name) => {
 describe('what the options leave out', () => {
   test('surfaces only: no fuselage, propeller or viscosity, and said so', () => {
     for (const name of ['lagoon-postman', 'storm-courier']) {
-      const bare = analyse(demoDesign(name), { surfacesOnly: true, withoutRemedies: true });
+      const bare = analyse(demoDesign(name), { surfacesOnly: true, without: ['remedies'] });
       expect(bare.drag.profile).toBeNull();
-      expect(bare.drag.reasons['profile']).toMatch(/Viscosity is left out/);
+      expect(said(bare.drag.reasons['profile'])).toMatch(/Viscosity is left out/);
       expect(bare.stall.liftCoefficient).toBeNull();
       expect(bare.trim.thrustMoment).toBeNull();
-      const without = analyse({ ...demoDesign(name), propulsion: [] }, { surfacesOnly: true, withoutRemedies: true });
+      const without = analyse({ ...demoDesign(name), propulsion: [] }, { surfacesOnly: true, without: ['remedies'] });
       expect(without.pitch.liftSlope).toBeCloseTo(bare.pitch.liftSlope!, 12);
     }
   });
 
   test('a drag is computed on fewer panels, within half a percent of the chord', () => {
     for (const name of ['lagoon-postman', 'tandem-ferry', 'storm-courier', 'tern-tender']) {
-      const quick = analyse(demoDesign(name), { quick: true, withoutRemedies: true });
+      const quick = analyse(demoDesign(name), { quick: true, without: ['remedies'] });
       const { pitch, reference } = analysisOf(name);
       expect(Math.abs(quick.pitch.neutralPoint! - pitch.neutralPoint!) / reference.meanChord!, name).toBeLessThan(
         0.006,
       );
-      expect(quick.pitch.reasons['neutralPointBand']).toMatch(/when the drag ends/);
+      expect(said(quick.pitch.reasons['neutralPointBand'])).toMatch(/when the drag ends/);
     }
   });
 
@@ -73,7 +74,7 @@ describe('what the options leave out', () => {
     for (const name of ['lagoon-postman', 'heron-canard']) {
       const design = withFields(demoDesign(name), [{ field: '/propulsion', value: [] }]);
       const [datum, wind] = (['datum', 'wind'] as const).map((wake) =>
-        analyse(design, { wake, withoutRemedies: true }),
+        analyse(design, { wake, without: ['remedies'] }),
       );
       const moved = Math.abs(wind!.pitch.neutralPoint! - datum!.pitch.neutralPoint!);
       expect(moved).toBeLessThan(datum!.pitch.neutralPointBand! + 0.03 * datum!.reference.meanChord!);

@@ -1,6 +1,6 @@
-import '@/core/zodSetup';
+import '@/core/1-base/zodSetup';
 import { writeFileSync } from 'node:fs';
-import { DEFAULT_GRID, type Grid } from '@/core/aero/lattice';
+import { DEFAULT_GRID, type Grid } from '@/core/5-aero/lattice';
 import { simpleAircraft } from '../tests/designs';
 import { CASES } from '../tests/published/cases';
 import type { PublishedCase } from '../tests/published/publishedCase';

@@ -1,4 +1,4 @@
-import { type Design, designSchema } from '@/core/document/schema/design';
+import { type Design, designSchema } from '@/core/2-document/schema/design';
 
 /** The invented fleet of the Cay Orell school: one document a file, named as the command line names it. */
 const FILES = import.meta.glob<unknown>('./*.json', { eager: true, import: 'default' });

@@ -1,4 +1,4 @@
-import '@/core/zodSetup';
+import '@/core/1-base/zodSetup';
 import '@fontsource/ibm-plex-sans-condensed/latin-400.css';
 import '@fontsource/ibm-plex-sans-condensed/latin-500.css';
 import '@fontsource/ibm-plex-sans-condensed/latin-600.css';
@@ -6,7 +6,7 @@ import '@fontsource/ibm-plex-sans/greek-400.css';
 import '@/ui/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { readDesignText } from '@/core/document/readDesign';
+import { readDesignText } from '@/core/2-document/readDesign';
 import { openDatabase } from '@/storage/database';
 import { designStore } from '@/storage/designStore';
 import { makeStore } from '@/store/store';

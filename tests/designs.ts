@@ -1,5 +1,5 @@
-import { type Design, type DesignInput, designSchema } from '@/core/document/schema/design';
-import { type Surface, surfaceSchema } from '@/core/document/schema/surface';
+import { type Design, type DesignInput, designSchema } from '@/core/2-document/schema/design';
+import { type Surface, surfaceSchema } from '@/core/2-document/schema/surface';
 import type { z } from 'zod';
 
 export type SurfaceInput = z.input<typeof surfaceSchema>;

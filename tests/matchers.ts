@@ -1,4 +1,9 @@
 import { expect } from 'vitest';
+import type { Words } from '@/core/1-base/words/phrase';
+import { sentence } from '@/words/formatQuantity';
+
+/** A sentence of the core as it is read in metric units; empty when there is none. */
+export const said = (words: Words | null | undefined): string => (words ? sentence(words) : '');
 
 /** Expects a value within a share of the wanted one. */
 export function expectWithin(value: number | null | undefined, wanted: number, share: number): void {

@@ -1,7 +1,7 @@
 import { analyse, type Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import { sizeDesign } from '@/core/sizing/sizeDesign';
-import { sizeTail } from '@/core/tail/tailSizing';
+import type { Design } from '@/core/2-document/schema/design';
+import { sizeDesign } from '@/core/8-sizing/sizeDesign';
+import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
 import { makeStore, type Session } from '@/store/store';

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
-import { badNumbers, expectWithin } from '#/tests/matchers';
+import { badNumbers, expectWithin, said } from '#/tests/matchers';
 import { CONTRACT } from '#/tests/contract';
-import { airAt, GRAVITY } from './aero/atmosphere';
+import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { analyse } from './analyse';
-import { forgetInfluence } from './analysis/influenceCache';
-import { withFields } from './document/applyChange';
+import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
+import { withFields } from '@/core/2-document/applyChange';
 
 const groupsOf = (analysis: object) =>
   analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;
@@ -17,7 +17,7 @@ function expectContract(analysis: ReturnType<typeof analyse>): void {
     for (const key of keys) {
       const holder = groupsOf(analysis)[group]!;
       expect(Object.hasOwn(holder, key), `${group}.${key}`).toBe(true);
-      if (holder[key] === null) expect(holder.reasons[key], `reason of ${group}.${key}`).toMatch(/\w{3}/);
+      if (holder[key] === null) expect(said(holder.reasons[key]), `reason of ${group}.${key}`).toMatch(/\w{3}/);
     }
   }
 }
@@ -26,7 +26,7 @@ describe('contract', () => {
   test.each(DEMO_NAMES)('%s: every key a number or a reason, whole and surfaces only, both wakes', (name) => {
     for (const surfacesOnly of [false, true]) {
       for (const wake of ['datum', 'wind'] as const)
-        expectContract(analyse(demoDesign(name), { surfacesOnly, wake, withoutRemedies: true }));
+        expectContract(analyse(demoDesign(name), { surfacesOnly, wake, without: ['remedies'] }));
     }
   });
 
@@ -157,7 +157,7 @@ describe('numbers', () => {
 
   test('two wings in one place are told to part', () => {
     const { pitch } = analyse(designOf([trapezoid(500, 200), { ...trapezoid(500, 200), id: 'b', role: 'secondWing' }]));
-    expect(pitch.reasons['neutralPoint']).toMatch(/close together.*Move one of them/);
+    expect(said(pitch.reasons['neutralPoint'])).toMatch(/close together.*Move one of them/);
   });
 
   test('shares of lift add up to one', () => {
@@ -166,7 +166,7 @@ describe('numbers', () => {
 
   test('a stated C_Lmax replaces the computed one', () => {
     const stated = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.7 }]), {
-      withoutRemedies: true,
+      without: ['remedies'],
     });
     expect(stated.stall.liftCoefficient).toBe(0.7);
     expectWithin(stated.stall.speed, analysis.stall.speed! * Math.sqrt(analysis.stall.liftCoefficient! / 0.7), 1e-9);
@@ -179,10 +179,10 @@ describe('numbers', () => {
         { field: '/conditions/temperature', value: 30 },
         { field: '/balance/statedMaximumLift', value: 0.9 },
       ]),
-      { withoutRemedies: true },
+      { without: ['remedies'] },
     );
     const low = analyse(withFields(design, [{ field: '/balance/statedMaximumLift', value: 0.9 }]), {
-      withoutRemedies: true,
+      without: ['remedies'],
     });
     expectWithin(high.stall.speed! / low.stall.speed!, Math.sqrt(airAt(0, 15).density / airAt(2500, 30).density), 1e-9);
   });

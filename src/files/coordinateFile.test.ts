@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { shapeOf } from '@/core/section/lowReynolds';
+import { shapeOf } from '@/core/3-shape/section/lowReynolds';
 import { readCoordinates } from './coordinateFile';
 
 /** A lens 8 % thick, cambered by 2 %. */

@@ -1,4 +1,4 @@
-import type { SectionOf } from '@/core/document/schema/section';
+import type { SectionOf } from '@/core/2-document/schema/section';
 
 /** A contour read from plain text: a name and x y pairs, or why it was not taken. */
 export type CoordinateResult =

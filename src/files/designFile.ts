@@ -1,5 +1,5 @@
-import { type ReadResult, readDesignText } from '@/core/document/readDesign';
-import type { Design } from '@/core/document/schema/design';
+import { type ReadResult, readDesignText } from '@/core/2-document/readDesign';
+import type { Design } from '@/core/2-document/schema/design';
 
 /** Largest file that is read; a design of thousands of flights is far below it [bytes]. */
 const MOST_BYTES = 20_000_000;

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { analyse } from '@/core/analyse';
-import { weightBudget, weightRows } from '@/core/mass/weightRows';
-import { withFields } from '@/core/document/applyChange';
+import { weightBudget, weightRows } from '@/core/4-weight/weightRows';
+import { withFields } from '@/core/2-document/applyChange';
 import { readWeights, weightsCsv } from './weightsTable';
 
 const design = demoDesign('lagoon-postman');
-const { mass } = analyse(design, { withoutRemedies: true });
+const { mass } = analyse(design, { without: ['remedies'] });
 const rows = weightRows(design, mass.parts);
 
 describe('rows and budget', () => {
@@ -21,7 +21,7 @@ describe('rows and budget', () => {
 
   test('what creeps in what is weighed is expected of the rest', () => {
     const heavy = withFields(design, [{ field: '/massItems/pack/measuredMass', value: 112 * 1.1 }]);
-    const budget = weightBudget(weightRows(heavy, analyse(heavy, { withoutRemedies: true }).mass.parts));
+    const budget = weightBudget(weightRows(heavy, analyse(heavy, { without: ['remedies'] }).mass.parts));
     expect(budget.creep).toBeCloseTo(0.1, 9);
     expect(budget.expected).toBeCloseTo(budget.total + 0.1 * (budget.total - 112 * 1.1), 6);
   });

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import type { MassItem } from '@/core/document/schema/airframe';
-import { massItemSchema } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
-import type { WeightRow } from '@/core/mass/weightRows';
+import type { MassItem } from '@/core/2-document/schema/airframe';
+import { massItemSchema } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { WeightRow } from '@/core/4-weight/weightRows';
 
 /** Columns of the table as plain text, in order: grams and millimetres. */
 const COLUMNS = ['id', 'name', 'category', 'mass_g', 'weighed_g', 'x_mm', 'y_mm', 'z_mm', 'both_sides'] as const;

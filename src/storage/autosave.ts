@@ -1,4 +1,4 @@
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import type { DesignStore, SaveOutcome } from './designStore';
 
 /** Longest time that a change stays unsaved [ms]. */

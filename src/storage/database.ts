@@ -1,6 +1,6 @@
 import { Dexie, type EntityTable } from 'dexie';
-import type { AssemblyKind, SharedParts } from '@/core/assembly/sharedParts';
-import type { Design } from '@/core/document/schema/design';
+import type { AssemblyKind, SharedParts } from '@/core/2-document/assembly/sharedParts';
+import type { Design } from '@/core/2-document/schema/design';
 
 /** One design as it lies in the browser. */
 export interface StoredDesign {

@@ -1,5 +1,5 @@
-import { isSame, partsOf, sharedChanges, withSharedParts } from '@/core/assembly/sharedParts';
-import { type Design, designSchema } from '@/core/document/schema/design';
+import { isSame, partsOf, sharedChanges, withSharedParts } from '@/core/2-document/assembly/sharedParts';
+import { type Design, designSchema } from '@/core/2-document/schema/design';
 import type { InclinarDatabase, StoredParts } from './database';
 
 /** Writes what a saved design changed in shared parts, and brings every other design along. Runs inside a transaction. */

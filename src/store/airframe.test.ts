@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
-import { ROD_STOCK } from '@/core/equipment/rods';
-import { sparPlaces } from '@/core/pattern/sparPlace';
+import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
+import { sparPlaces } from '@/core/3-shape/pattern/sparPlace';
 import {
   addBody,
   addDragItem,

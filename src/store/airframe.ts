@@ -1,6 +1,6 @@
-import type { Body, DragItem, Propulsion } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
+import type { Body, DragItem, Propulsion } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
 import { editDesign, type EditOutcome } from './edit';
 import { editSurface } from './surfaces';
 import type { AppThunk } from './store';

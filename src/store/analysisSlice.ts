@@ -1,13 +1,20 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Analysis } from '@/core/analyse';
+import type { Remedy } from '@/core/7-verdict/finding';
+
+/** What a remedy would do. */
+export interface Preview {
+  readonly remedy: Remedy;
+  readonly analysis: Analysis;
+}
 
 export interface AnalysisState {
   readonly current: Analysis | null;
   /** Of the state before the change that is going on: the ghost on the beam. */
   readonly ghost: Analysis | null;
-  readonly preview: { readonly label: string; readonly analysis: Analysis } | null;
-  /** Label of the remedy that is being looked at, so that a late answer is not shown. */
-  readonly previewAsked: string | null;
+  readonly preview: Preview | null;
+  /** The remedy that is being looked at, so that a late answer is not shown. */
+  readonly previewAsked: Remedy | null;
   /** Remedies are still being tried; those shown are from before. */
   readonly remediesFollow: boolean;
   readonly failure: string | null;
@@ -34,8 +41,8 @@ export const analysisFailed = createAction<string>('analysis/failed');
 export const analysisCleared = createAction('analysis/cleared');
 export const ghostTaken = createAction('analysis/ghostTaken');
 export const ghostDropped = createAction('analysis/ghostDropped');
-export const previewAsked = createAction<string>('analysis/previewAsked');
-export const previewArrived = createAction<{ label: string; analysis: Analysis }>('analysis/previewArrived');
+export const previewAsked = createAction<Remedy>('analysis/previewAsked');
+export const previewArrived = createAction<Preview>('analysis/previewArrived');
 export const previewDropped = createAction('analysis/previewDropped');
 
 /** Until the new ones are tried, findings keep the remedies they had, so that nothing jumps; they cannot be taken meanwhile. */
@@ -66,7 +73,7 @@ export function analysisReducer(state: AnalysisState = initialState, action: Unk
   if (ghostDropped.match(action)) return { ...state, ghost: null };
   if (previewAsked.match(action)) return { ...state, previewAsked: action.payload };
   if (previewArrived.match(action))
-    return action.payload.label === state.previewAsked ? { ...state, preview: action.payload } : state;
+    return action.payload.remedy === state.previewAsked ? { ...state, preview: action.payload } : state;
   // Nothing looked at: the same state, so that a drag does not wake whoever shows previews.
   if (previewDropped.match(action))
     return state.preview === null && state.previewAsked === null

@@ -1,7 +1,13 @@
-import { combinationsOf, type Combination, mountCombination, type Slot } from '@/core/assembly/combinations';
-import { type Assembly, type AssemblyKind, mountParts, originOf, type SharedParts } from '@/core/assembly/sharedParts';
+import { combinationsOf, type Combination, mountCombination, type Slot } from '@/core/2-document/assembly/combinations';
+import {
+  type Assembly,
+  type AssemblyKind,
+  mountParts,
+  originOf,
+  type SharedParts,
+} from '@/core/2-document/assembly/sharedParts';
 import type { Analysis } from '@/core/analyse';
-import { designSchema } from '@/core/document/schema/design';
+import { designSchema } from '@/core/2-document/schema/design';
 import { editDesign, type EditOutcome } from './edit';
 import type { AppThunk } from './store';
 
@@ -101,9 +107,9 @@ export const tryCombinations =
         const [issue] = mounted.error.issues;
         result = { ...result, because: `/${issue!.path.join('/')} ${issue!.message}` };
       } else {
-        let outcome = await preview.request(mounted.data, { withoutRemedies: true });
+        let outcome = await preview.request(mounted.data, { without: ['remedies'] });
         // A remedy that was looked at meanwhile took its turn.
-        while (outcome.kind === 'superseded') outcome = await preview.request(mounted.data, { withoutRemedies: true });
+        while (outcome.kind === 'superseded') outcome = await preview.request(mounted.data, { without: ['remedies'] });
         result =
           outcome.kind === 'done' ? { ...result, analysis: outcome.analysis } : { ...result, because: outcome.message };
       }

@@ -1,6 +1,6 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import undoable, { type StateWithHistory } from 'redux-undo';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 
 /** A document was opened, or none; the store clears the history after it. */
 export const documentOpened = createAction<Design | null>('document/opened');

@@ -1,8 +1,8 @@
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/document/applyChange';
-import { type Design, designSchema } from '@/core/document/schema/design';
-import type { DocumentIssue } from '@/core/document/readDesign';
-import type { Remedy } from '@/core/findings/finding';
+import { withFields } from '@/core/2-document/applyChange';
+import { type Design, designSchema } from '@/core/2-document/schema/design';
+import type { Words } from '@/core/1-base/words/phrase';
+import type { Remedy } from '@/core/7-verdict/finding';
 import { ghostTaken, previewArrived, previewAsked, previewDropped } from './analysisSlice';
 import { documentEdited } from './documentSlice';
 import { dragEnded, dragStarted } from './sessionSlice';
@@ -14,7 +14,7 @@ export interface FieldEdit {
 }
 
 /** Null when the edit was taken, else why not. */
-export type EditOutcome = DocumentIssue | null;
+export type EditOutcome = { readonly path: string; readonly message: Words } | null;
 
 /** Replaces the document by a checked new state; an invalid one changes nothing. */
 export const editDesign =
@@ -55,14 +55,14 @@ export const applyRemedy =
 
 /** Computes what a remedy would do and shows it beside the present state. */
 export const previewRemedy =
-  ({ change, label }: Remedy): AppThunk =>
+  (remedy: Remedy): AppThunk =>
   (dispatch, getState, { preview }) => {
     const { present } = getState().document;
     if (!present) return;
-    dispatch(previewAsked(label));
-    void preview.request(withFields(present, change), { withoutRemedies: true }).then((outcome) => {
+    dispatch(previewAsked(remedy));
+    void preview.request(withFields(present, remedy.change), { without: ['remedies'] }).then((outcome) => {
       if (outcome.kind === 'done' && getState().document.present === present) {
-        dispatch(previewArrived({ label, analysis: outcome.analysis }));
+        dispatch(previewArrived({ remedy, analysis: outcome.analysis }));
       }
     });
   };
@@ -71,6 +71,6 @@ export const previewRemedy =
 export const analyseVariant =
   (design: Design): AppThunk<Promise<Analysis | null>> =>
   async (_dispatch, _getState, { preview }) => {
-    const outcome = await preview.request(design, { withoutRemedies: true });
+    const outcome = await preview.request(design, { without: ['remedies'] });
     return outcome.kind === 'done' ? outcome.analysis : null;
   };

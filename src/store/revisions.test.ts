@@ -3,7 +3,7 @@ import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
-import { readDesignText } from '@/core/document/readDesign';
+import { readDesignText } from '@/core/2-document/readDesign';
 import { designText } from '@/files/designFile';
 import { setFields } from './edit';
 import { branchFrom, compareWith, dropRevision, keepRevision, stateOfRevision } from './revisions';

@@ -1,5 +1,5 @@
-import { readDesign } from '@/core/document/readDesign';
-import type { Design } from '@/core/document/schema/design';
+import { readDesign } from '@/core/2-document/readDesign';
+import type { Design } from '@/core/2-document/schema/design';
 import { analyseVariant, editDesign, type EditOutcome } from './edit';
 import { comparisonComputed, comparisonDropped, comparisonStarted } from './sessionSlice';
 import type { AppThunk } from './store';

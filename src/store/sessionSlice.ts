@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { WingSize } from '@/core/planform/resize';
+import type { Design } from '@/core/2-document/schema/design';
+import type { WingSize } from '@/core/8-sizing/planform/resize';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'conflict' | 'gone';
 

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { massItemSchema } from '@/core/document/schema/airframe';
-import { METRIC } from '@/core/units/formatQuantity';
+import { massItemSchema } from '@/core/2-document/schema/airframe';
+import { METRIC } from '@/words/formatQuantity';
 
 export const settingsSchema = z.object({
   units: z.object({

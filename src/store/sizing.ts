@@ -1,6 +1,6 @@
-import { type Recipe, RECIPES } from '@/core/sizing/recipe';
-import type { SizingResult } from '@/core/sizing/sizeDesign';
-import type { TailAims, TailSizingResult } from '@/core/tail/tailSizing';
+import { type Recipe, RECIPES } from '@/core/8-sizing/recipe';
+import type { SizingResult } from '@/core/8-sizing/sizeDesign';
+import type { TailAims, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import { editDesign, type EditOutcome } from './edit';
 import { layoutSized, sizingFailed, sizingStarted } from './sizingSlice';
 import type { AppThunk } from './store';

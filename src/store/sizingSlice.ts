@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { SizingResult } from '@/core/sizing/sizeDesign';
+import type { SizingResult } from '@/core/8-sizing/sizeDesign';
 
 export interface SizingState {
   /** Layouts still to be sized; nought when nothing goes on. */

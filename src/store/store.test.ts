@@ -12,6 +12,7 @@ import { unitsChanged } from './settingsSlice';
 import { sizeCandidates, startFrom } from './sizing';
 import { sizingCancelled } from './sizingSlice';
 import { makeStore, type Session } from './store';
+import { sentence } from '@/words/formatQuantity';
 
 let designs: DesignStore;
 let session: Session;
@@ -141,7 +142,7 @@ describe('first sizing', () => {
     await work;
     expect(sizing()).toMatchObject({ left: 0, failure: null });
     const first = sizing().results[0]!;
-    if (first.kind !== 'sized') throw new Error(first.because);
+    if (first.kind !== 'sized') throw new Error(sentence(first.because));
     const before = session.store.getState().document.present!;
     expect(session.store.dispatch(startFrom(first))).toBeNull();
     const after = session.store.getState().document.present!;

@@ -6,7 +6,7 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit';
 import { ActionCreators } from 'redux-undo';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { type Autosave, createAutosave } from '@/storage/autosave';
 import type { DesignStore } from '@/storage/designStore';
 import type { AnalysisClient } from '@/workers/analysisClient';
@@ -72,7 +72,7 @@ export function makeStore(services: Services) {
     const { document, session } = store.getState();
     const design = document.present;
     if (!design) return;
-    const outcome = await services.analysis.request(design, { withoutRemedies: true, quick: session.dragging });
+    const outcome = await services.analysis.request(design, { without: ['remedies'], quick: session.dragging });
     if (store.getState().session.id !== session.id) return;
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
     if (outcome.kind !== 'done') return;

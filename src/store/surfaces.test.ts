@@ -1,11 +1,12 @@
+import { said } from '#/tests/matchers';
 import 'fake-indexeddb/auto';
 import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
-import { ADDED_KINDS } from '@/core/planform/addSurface';
-import { withTipShape } from '@/core/planform/panels';
-import { wingSizesOf } from '@/core/planform/resize';
+import { ADDED_KINDS } from '@/core/8-sizing/planform/addSurface';
+import { withTipShape } from '@/core/3-shape/planform/panels';
+import { wingSizesOf } from '@/core/8-sizing/planform/resize';
 import { lockToggled, surfaceChosen } from './sessionSlice';
 import { addSurface, editSurface, heldEdits, removeSurface, resizeWing, setSurfaceFields } from './surfaces';
 
@@ -41,9 +42,9 @@ describe('sizes from the panel', () => {
   test('what a lock forbids is refused in words and changes nothing', () => {
     open.dispatch(lockToggled('span'));
     const before = open.design();
-    expect(open.dispatch(resizeWing('span', 1))?.message).toMatch(/cannot change: the span is locked/);
+    expect(said(open.dispatch(resizeWing('span', 1))?.message)).toMatch(/cannot change: the span is locked/);
     const longer = [{ field: '/surfaces/wing/stations/2/distanceFromRoot', value: 900 }];
-    expect(open.dispatch(setSurfaceFields('wing', longer, 'span'))?.message).toMatch(/cannot change/);
+    expect(said(open.dispatch(setSurfaceFields('wing', longer, 'span'))?.message)).toMatch(/cannot change/);
     expect(open.design()).toBe(before);
     open.dispatch(lockToggled('span'));
     expect(open.dispatch(setSurfaceFields('wing', longer, 'span'))).toBeNull();
@@ -83,7 +84,7 @@ describe('surfaces come and go', () => {
     expect(after.tolerances).toEqual([]);
     expect(after.assemblies.flatMap(({ surfaces }) => surfaces)).not.toContain('wing');
     await settle();
-    expect(tangled.analysis().pitch.reasons['neutralPoint']).toMatch(/no wing/);
+    expect(said(tangled.analysis().pitch.reasons['neutralPoint'])).toMatch(/no wing/);
   });
 
   test('a shaped tip is a recipe on one surface', () => {

@@ -1,11 +1,12 @@
-import { withFields } from '@/core/document/applyChange';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { type AddedKind, addedSurface } from '@/core/planform/addSurface';
-import { holdSizes, resizeWings, type WingSize } from '@/core/planform/resize';
+import { withFields } from '@/core/2-document/applyChange';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { type AddedKind, addedSurface } from '@/core/8-sizing/planform/addSurface';
+import { holdSizes, resizeWings, type WingSize } from '@/core/8-sizing/planform/resize';
 import { editDesign, type EditOutcome, type FieldEdit, setFields } from './edit';
 import { surfaceChosen } from './sessionSlice';
 import type { AppThunk } from './store';
+import { say, type Words } from '@/core/1-base/words/phrase';
 
 /** What an edit moves first: locks stretch the other. */
 export type Driven = 'span' | 'chord';
@@ -15,11 +16,11 @@ export function heldEdits(
   design: Design,
   edits: readonly FieldEdit[],
   hold: { readonly locked: readonly WingSize[]; readonly driven: Driven },
-): { readonly edits: readonly FieldEdit[]; readonly because: string | null } {
+): { readonly edits: readonly FieldEdit[]; readonly because: Words | null } {
   if (hold.locked.length === 0) return { edits, because: null };
   const held = holdSizes(design, withFields(design, edits), hold);
-  return typeof held === 'string'
-    ? { edits: [], because: held }
+  return 'because' in held
+    ? { edits: [], because: held.because }
     : { edits: [{ field: '/surfaces', value: held.surfaces }], because: null };
 }
 
@@ -36,7 +37,7 @@ export const setSurfaceFields =
     const held = heldEdits(design, edits, { locked, driven });
     return held.because === null
       ? dispatch(setFields(held.edits))
-      : { path: '', message: `cannot change: ${held.because}` };
+      : { path: '', message: say`cannot change: ${held.because}` };
   };
 
 /** Brings one size of the wings to a value, the locked ones staying. */
@@ -47,7 +48,7 @@ export const resizeWing =
     if (!design) return null;
     const result = resizeWings(design, { size, value }, getState().session.locked);
     return result.kind === 'impossible'
-      ? { path: '', message: `cannot change: ${result.because}` }
+      ? { path: '', message: say`cannot change: ${result.because}` }
       : dispatch(editDesign(() => result.design));
   };
 

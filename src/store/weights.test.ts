@@ -3,9 +3,9 @@ import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
-import { EQUIPMENT, equipmentById, packFor } from '@/core/equipment/library';
-import { BOARDS } from '@/core/equipment/boards';
-import { ROD_STOCK } from '@/core/equipment/rods';
+import { EQUIPMENT, equipmentById, packFor } from '@/core/2-document/catalogue/library';
+import { BOARDS } from '@/core/2-document/catalogue/boards';
+import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { addItem, pasteWeights, removeItem } from './weights';
 import { keptInDrawer, settingsSchema, takenFromDrawer } from './settingsSlice';
 

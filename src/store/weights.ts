@@ -1,10 +1,11 @@
-import type { MassItem } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
-import type { Equipment } from '@/core/equipment/library';
+import type { MassItem } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Equipment } from '@/core/2-document/catalogue/library';
 import { readWeights } from '@/files/weightsTable';
 import { editDesign, type EditOutcome } from './edit';
 import type { DrawerEntry } from './settingsSlice';
 import type { AppThunk } from './store';
+import type { Words } from '@/core/1-base/words/phrase';
 
 function freshItemId({ massItems }: Design): string {
   let number = massItems.length + 1;
@@ -49,7 +50,7 @@ export const removeItem = (id: string): AppThunk<EditOutcome> =>
 
 export type PasteOutcome =
   | { readonly ok: true; readonly changed: number; readonly added: number }
-  | { readonly ok: false; readonly message: string };
+  | { readonly ok: false; readonly message: Words };
 
 /** Takes rows of weights over, all or none. One step back. */
 export const pasteWeights =

@@ -1,8 +1,8 @@
-import '@/core/zodSetup';
+import '@/core/1-base/zodSetup';
 import { expose } from 'comlink';
 import { analyse } from '@/core/analyse';
-import { sizeDesign } from '@/core/sizing/sizeDesign';
-import { sizeTail } from '@/core/tail/tailSizing';
+import { sizeDesign } from '@/core/8-sizing/sizeDesign';
+import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
 import type { AnalysisService, Answer } from './contract';
 
 /** Errors become data on this side: a thrown one would lose all but its message. */

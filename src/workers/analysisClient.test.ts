@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { designOf } from '#/tests/designs';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { createAnalysisClient, type WorkerLike } from './analysisClient';
 import type { AnalysisService, WorkerAnswer } from './contract';
 

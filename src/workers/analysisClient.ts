@@ -1,8 +1,8 @@
 import { type Remote, wrap } from 'comlink';
 import type { AnalyseOptions } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { SizingInput, SizingResult } from '@/core/sizing/sizeDesign';
-import type { TailSizingInput, TailSizingResult } from '@/core/tail/tailSizing';
+import type { Design } from '@/core/2-document/schema/design';
+import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
+import type { TailSizingInput, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import type { AnalysisService, JobOutcome, Outcome } from './contract';
 
 type Service = Remote<AnalysisService> | AnalysisService;

@@ -1,7 +1,7 @@
 import type { AnalyseOptions, Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { SizingInput, SizingResult } from '@/core/sizing/sizeDesign';
-import type { TailSizingInput, TailSizingResult } from '@/core/tail/tailSizing';
+import type { Design } from '@/core/2-document/schema/design';
+import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
+import type { TailSizingInput, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 
 /** What the computing worker offers. Plain data both ways. */
 export interface AnalysisService {

@@ -1,8 +1,8 @@
-import { induceAt, velocityRow } from '@/core/aero/inducedVelocity';
-import { vortexField } from '@/core/aero/vortexField';
-import { camberLine, contourOf } from '@/core/section/contour';
-import { thinAerofoil } from '@/core/section/thinAerofoil';
-import { sectionSchema } from '@/core/document/schema/section';
+import { induceAt, velocityRow } from '@/core/5-aero/inducedVelocity';
+import { vortexField } from '@/core/5-aero/vortexField';
+import { camberLine, contourOf } from '@/core/3-shape/section/contour';
+import { thinAerofoil } from '@/core/3-shape/section/thinAerofoil';
+import { sectionSchema } from '@/core/2-document/schema/section';
 import { designOf } from '../designs';
 import { LATERAL_CASES } from './lateralCases';
 import { liftingLine } from './liftingLine';

@@ -1,5 +1,5 @@
-import { sectionData } from '@/core/section/lowReynolds';
-import { sectionSchema } from '@/core/document/schema/section';
+import { sectionData } from '@/core/3-shape/section/lowReynolds';
+import { sectionSchema } from '@/core/2-document/schema/section';
 import type { PublishedCase } from './publishedCase';
 import { rectangle, sweptBoard } from './shapes';
 import { solveSurfaces } from './solve';

@@ -1,13 +1,13 @@
-import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/aero/aeroModel';
-import { commandAngles, mixOf } from '@/core/aero/commands';
-import { lateralDerivatives, pitchDerivatives } from '@/core/aero/derivatives';
-import { farField, stripCirculations } from '@/core/aero/farField';
-import { buildInfluence } from '@/core/aero/influence';
-import { buildLattice, type Grid } from '@/core/aero/lattice';
-import type { Design } from '@/core/document/schema/design';
-import { placeSurface } from '@/core/geometry/layout';
-import { referenceOf } from '@/core/geometry/planform';
-import type { Vector3 } from '@/core/units/convert';
+import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
+import { commandAngles, mixOf } from '@/core/5-aero/commands';
+import { lateralDerivatives, pitchDerivatives } from '@/core/5-aero/derivatives';
+import { farField, stripCirculations } from '@/core/5-aero/farField';
+import { buildInfluence } from '@/core/5-aero/influence';
+import { buildLattice, type Grid } from '@/core/5-aero/lattice';
+import type { Design } from '@/core/2-document/schema/design';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { referenceOf } from '@/core/3-shape/geometry/planform';
+import type { Vector3 } from '@/core/1-base/units/convert';
 
 /** Fine enough that no case below moves by more than half a percent on a finer one. */
 export const CONVERGED: Grid = { strips: 30, chordwise: 8 };

@@ -1,5 +1,5 @@
 import { Blocks } from 'lucide-react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { SideSheet } from '../shell/SideSheet';
 import { AssembliesSheet } from './AssembliesSheet';
 

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import type { StoredParts } from '@/storage/database';
 import { loosenAssembly, shareAssembly, swapAssembly } from '@/store/assemblies';
 import type { EditOutcome } from '@/store/edit';
@@ -10,12 +10,14 @@ import { Button } from '../shell/buttons';
 import { useSurroundings } from '../surroundings';
 import { BindParts } from './BindParts';
 import { Combinations } from './Combinations';
+import { Say } from '../numbers/Say';
+import type { Words } from '@/core/1-base/words/phrase';
 
 /** Parts bound together: shared with other designs, swapped for others, tried in every combination. */
 export function AssembliesSheet({ design }: { readonly design: Design }) {
   const { designs } = useSurroundings();
   const dispatch = useAppDispatch();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Words | null>(null);
   const shared = useLiveQuery(() => designs.sharedParts()) ?? [];
   const attempt = (outcome: EditOutcome) => setFault(outcome?.message ?? null);
   return (
@@ -26,7 +28,7 @@ export function AssembliesSheet({ design }: { readonly design: Design }) {
       </p>
       {fault && (
         <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-sm">
-          It was not done: {fault}
+          It was not done: <Say words={fault} />
         </p>
       )}
       <ul className="mt-3">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { AssemblyKind } from '@/core/assembly/sharedParts';
-import type { Design } from '@/core/document/schema/design';
+import type { AssemblyKind } from '@/core/2-document/assembly/sharedParts';
+import type { Design } from '@/core/2-document/schema/design';
 import { bindAssembly, type Members } from '@/store/assemblies';
 import type { EditOutcome } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
-import { type Choice, combinationsOf, MOST_COMBINATIONS, type Slot } from '@/core/assembly/combinations';
-import { partsOf } from '@/core/assembly/sharedParts';
-import type { Design } from '@/core/document/schema/design';
-import { decimal, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import { type Choice, combinationsOf, MOST_COMBINATIONS, type Slot } from '@/core/2-document/assembly/combinations';
+import { partsOf } from '@/core/2-document/assembly/sharedParts';
+import type { Design } from '@/core/2-document/schema/design';
+import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
 import type { StoredParts } from '@/storage/database';
 import { type CombinationResult, takeCombination, tryCombinations } from '@/store/assemblies';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -144,7 +144,11 @@ function Results({ slots, results }: ResultsProps) {
                     {analysis.pitch.staticMargin === null ? '–' : `${decimal(analysis.pitch.staticMargin * 100, 1)} %`}
                   </td>
                   <td className={stops > 0 ? 'text-stop' : cautions > 0 ? 'text-caution' : ''}>
-                    {stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : cautions > 0 ? `${cautions} to look at` : 'nothing'}
+                    {stops > 0
+                      ? `${stops} ${stops === 1 ? 'stop' : 'stops'}`
+                      : cautions > 0
+                        ? `${cautions} to look at`
+                        : 'nothing'}
                   </td>
                 </>
               ) : (

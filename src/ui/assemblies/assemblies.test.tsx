@@ -5,7 +5,7 @@ import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { Now, show } from '#/tests/render';
 import { settle } from '#/tests/session';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { AssembliesSheet } from './AssembliesSheet';
 
 afterEach(cleanup);

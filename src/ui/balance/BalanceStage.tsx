@@ -1,4 +1,4 @@
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

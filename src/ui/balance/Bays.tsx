@@ -1,5 +1,5 @@
-import { slidingItems } from '@/core/balance/placement';
-import type { Design } from '@/core/document/schema/design';
+import { slidingItems } from '@/core/4-weight/placement';
+import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

@@ -1,15 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
-import { type BalanceWay, balanceWays } from '@/core/balance/ways';
+import { type BalanceWay, balanceWays } from '@/core/7-verdict/ways/ways';
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/document/applyChange';
-import type { Design } from '@/core/document/schema/design';
-import { decimal, formatMass } from '@/core/units/formatQuantity';
+import { withFields } from '@/core/2-document/applyChange';
+import type { Design } from '@/core/2-document/schema/design';
+import { decimal, formatMass, sentence } from '@/words/formatQuantity';
 import { analyseVariant, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
+import { Say } from '../numbers/Say';
 
 type Goal = 'window' | 'margin' | 'place';
 
@@ -145,15 +146,19 @@ function Way({ way, effect, before, units, onTake }: WayProps) {
   return (
     <li className="flex items-start gap-2 border-t border-soft py-1 text-sm">
       <span className="min-w-0 flex-1">
-        {way.label}
+        <Say words={way.label} />
         <span className="block text-[13px] text-faint">
           {effect?.pitch.staticMargin != null
             ? `then ${decimal(effect.pitch.staticMargin * 100, 1)} % margin${Math.abs(gained) >= 0.5 ? `, ${gained > 0 ? '+' : '−'}${formatMass(Math.abs(gained), units)}` : ', no heavier'}`
             : 'computing…'}
         </span>
-        {way.because && <span className="block text-[13px] text-caution">{way.because}</span>}
+        {way.because && (
+          <span className="block text-[13px] text-caution">
+            <Say words={way.because} />
+          </span>
+        )}
       </span>
-      <Button onClick={onTake} aria-label={`Take: ${way.label}`}>
+      <Button onClick={onTake} aria-label={`Take: ${sentence(way.label, units)}`}>
         Take
       </Button>
     </li>

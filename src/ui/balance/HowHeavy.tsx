@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { ceilingInput } from '@/core/balance/ceilingInput';
-import { ballastForSpeed, type Ceiling, massCeilings } from '@/core/balance/massCeiling';
-import type { Design } from '@/core/document/schema/design';
-import { formatMass, formatSpeed } from '@/core/units/formatQuantity';
+import { ballastForSpeed, type Ceiling } from '@/core/6-groups/ceilings/massCeiling';
+import type { Design } from '@/core/2-document/schema/design';
+import { formatMass, formatSpeed } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { Say } from '../numbers/Say';
 
 const NAMES: Record<Ceiling['reason'], string> = {
   stall: 'Stall',
@@ -21,10 +21,9 @@ export function HowHeavy({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
   const units = useAppSelector((state) => state.settings.units);
   const [speed, setSpeed] = useState<number | null>(null);
-  const input = analysis && ceilingInput(design, analysis);
-  if (!analysis || !input || analysis.mass.total === null) return null;
+  if (!analysis || analysis.ceilings.length === 0 || analysis.mass.total === null) return null;
   const { total } = analysis.mass;
-  const ceilings = massCeilings(input);
+  const { ceilings } = analysis;
   const least = ceilings.filter(({ mass }) => mass !== null).sort((a, b) => a.mass! - b.mass!)[0];
   const cruise = design.conditions.cruiseSpeed;
   const wanted = speed ?? Math.round(cruise * 1.2 * 2) / 2;
@@ -40,7 +39,9 @@ export function HowHeavy({ design }: { readonly design: Design }) {
                 {ceiling.mass === null ? 'not known' : formatMass(ceiling.mass * 1000, units)}
               </span>
             </span>
-            <span className="block text-faint">{ceiling.because}</span>
+            <span className="block text-faint">
+              <Say words={ceiling.because} />
+            </span>
           </li>
         ))}
       </ul>
@@ -64,7 +65,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
       )}
       {least && total + ballast > least.mass! && (
         <p className="mt-1 text-[13px] text-caution">
-          That is over the ceiling of {formatMass(least.mass! * 1000, units)}: {least.because}.
+          That is over the ceiling of {formatMass(least.mass! * 1000, units)}: <Say words={least.because} />.
         </p>
       )}
     </Section>

@@ -1,4 +1,4 @@
-import { formatLength } from '@/core/units/formatQuantity';
+import { formatLength } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Section } from '../numbers/Section';
 

@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { MassItem } from '@/core/document/schema/airframe';
-import { EQUIPMENT } from '@/core/equipment/library';
-import { decimal, formatLength, formatMass } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { MassItem } from '@/core/2-document/schema/airframe';
+import { EQUIPMENT } from '@/core/2-document/catalogue/library';
+import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { analyseVariant, editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

@@ -1,13 +1,14 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { bellyClearance, undercarriageOf } from '@/core/balance/undercarriage';
-import type { Design } from '@/core/document/schema/design';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import { bellyClearance, undercarriageOf } from '@/core/4-weight/undercarriage';
+import type { Design } from '@/core/2-document/schema/design';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { Say } from '../numbers/Say';
 
 const LAYOUTS = { tricycle: 'Nose wheel', tailDragger: 'Tail wheel', skid: 'Skid' } as const;
 const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°`;
@@ -123,9 +124,9 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
               {gear.rotationClearance !== null && `, ${formatLength(gear.rotationClearance * 1000, units, 0)}`}
             </Fact>
           )}
-          {gear.words.map((words) => (
-            <p key={words} className="mt-1 text-[13px] text-caution">
-              {words}
+          {gear.words.map((words, index) => (
+            <p key={index} className="mt-1 text-[13px] text-caution">
+              <Say words={words} />
             </p>
           ))}
         </div>

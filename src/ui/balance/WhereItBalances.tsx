@@ -1,12 +1,13 @@
 import { useState } from 'react';
-import { standReadings } from '@/core/balance/ways';
-import type { Design } from '@/core/document/schema/design';
-import { placeSurface, planformAt } from '@/core/geometry/layout';
-import { decimal, formatLength, formatMass } from '@/core/units/formatQuantity';
+import { standReadings } from '@/core/7-verdict/ways/ways';
+import type { Design } from '@/core/2-document/schema/design';
+import { placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
+import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Derived, Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { Say } from '../numbers/Say';
 
 /** The point in all three directions, the marks for it on the airframe, and what two scales should read. */
 export function WhereItBalances({ design }: { readonly design: Design }) {
@@ -37,10 +38,10 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
           <Marks design={design} balance={mass.cg[0] * 1000} />
         </>
       )}
-      {window.forwardBecause && (
+      {window.forwardBecause !== null && window.aftBecause !== null && (
         <p className="mt-1.5 text-[13px] text-faint">
-          <strong className="font-semibold text-graphite">Front:</strong> {window.forwardBecause}{' '}
-          <strong className="font-semibold text-graphite">Rear:</strong> {window.aftBecause}
+          <strong className="font-semibold text-graphite">Front:</strong> <Say words={window.forwardBecause} />{' '}
+          <strong className="font-semibold text-graphite">Rear:</strong> <Say words={window.aftBecause} />
         </p>
       )}
       {mass.cg && mass.total !== null && <Stand design={design} total={mass.total} x={mass.cg[0]} />}

@@ -1,9 +1,9 @@
 import { memo, useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { PlacedSurface } from '@/core/geometry/layout';
-import { slidingItems } from '@/core/balance/placement';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { slidingItems } from '@/core/4-weight/placement';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { extentsOf, placeAll } from '../drawing/outlines';
 import { itemHandle } from '../drawing/handles';
@@ -11,6 +11,7 @@ import { HandleMark } from '../drawing/HandleMark';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
 import { PacedProvider } from '../shell/PacedProvider';
+import { Say } from '../numbers/Say';
 
 const SIDE = 24;
 const BEAM = 62;
@@ -221,7 +222,7 @@ const Ticks = memo(function Ticks({ beam: { from, to, u } }: { readonly beam: Be
 function Verdict() {
   const { current, preview } = useAppSelector((state) => state.analysis);
   const analysis = preview?.analysis ?? current;
-  const previewing = preview?.label ?? null;
+  const previewing = preview?.remedy.label ?? null;
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="text-faint">Computing…</p>;
   const { pitch, mass, window } = analysis;
@@ -229,7 +230,7 @@ function Verdict() {
   if (balance === undefined || pitch.staticMargin === null || window.aft === null || window.forward === null) {
     return (
       <p className="text-sm">
-        {pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'}
+        <Say words={pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'} />
       </p>
     );
   }
@@ -246,7 +247,11 @@ function Verdict() {
           : `Balances ${formatLength(ahead * 1000, units, 0)} too far forward`;
   return (
     <div aria-live="polite">
-      {previewing && <p className="text-xs font-semibold text-balance">Preview: {previewing}</p>}
+      {previewing !== null && (
+        <p className="text-xs font-semibold text-balance">
+          Preview: <Say words={previewing} />
+        </p>
+      )}
       <p
         className={`text-[15px] leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`}
         data-testid="verdict"

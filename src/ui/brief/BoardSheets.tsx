@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Material } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
+import type { Material } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

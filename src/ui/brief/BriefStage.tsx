@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { Design } from '@/core/document/schema/design';
-import type { Brief } from '@/core/document/schema/record';
-import type { QuantityKind } from '@/core/units/parseQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Brief } from '@/core/2-document/schema/record';
+import type { QuantityKind } from '@/words/parseQuantity';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { ChoiceChips } from '../fields/ChoiceChips';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import { airAt } from '@/core/aero/atmosphere';
-import { plainDesign } from '@/core/document/starts';
-import { mixRecipes } from '@/core/sizing/recipe';
-import type { SizingResult } from '@/core/sizing/sizeDesign';
-import { targetsOf } from '@/core/sizing/targets';
-import { decimal, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import { airAt } from '@/core/5-aero/atmosphere';
+import { plainDesign } from '@/core/2-document/starts';
+import { mixRecipes } from '@/core/8-sizing/recipe';
+import type { SizingResult } from '@/core/8-sizing/sizeDesign';
+import { targetsOf } from '@/core/6-groups/ceilings/briefTargets';
+import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { sizeCandidates, sizeOneMore, startFrom } from '@/store/sizing';
@@ -15,6 +15,7 @@ import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
 import { Button } from '../shell/buttons';
 import { StartFromDesign } from './StartFromDesign';
+import { Say } from '../numbers/Say';
 
 /** A usual C_Lmax for the targets before any layout is drawn. */
 const USUAL_MAXIMUM_LIFT = 0.95;
@@ -97,14 +98,16 @@ function Aims({ design }: { readonly design: Design }) {
                 {name}
               </th>
               <td className="w-28 font-semibold whitespace-nowrap">{value}</td>
-              <td className="text-[13px] text-faint">{because}</td>
+              <td className="text-[13px] text-faint">
+                <Say words={because} />
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      {targets.conflicts.map((conflict) => (
-        <p key={conflict} className="mt-2 border-l-4 border-caution bg-caution-soft p-2 text-sm">
-          {conflict}
+      {targets.conflicts.map((conflict, index) => (
+        <p key={index} className="mt-2 border-l-4 border-caution bg-caution-soft p-2 text-sm">
+          <Say words={conflict} />
         </p>
       ))}
     </section>
@@ -118,7 +121,9 @@ function Layout({ result }: { readonly result: SizingResult }) {
     return (
       <li className="border-t-2 border-caution pt-2 text-sm">
         <h3 className="font-semibold">{result.recipe.name}</h3>
-        <p className="mt-1 text-caution">{result.because}</p>
+        <p className="mt-1 text-caution">
+          <Say words={result.because} />
+        </p>
       </li>
     );
   }
@@ -144,9 +149,9 @@ function Layout({ result }: { readonly result: SizingResult }) {
       {window.forward !== null && window.aft !== null && (
         <Fact label="Window, width">{formatValue(Math.max(0, window.aft - window.forward), 'length', units)}</Fact>
       )}
-      {remarks.map((remark) => (
-        <p key={remark} className="mt-1 border-l-4 border-caution bg-caution-soft p-1.5 text-[13px]">
-          {remark}
+      {remarks.map((remark, index) => (
+        <p key={index} className="mt-1 border-l-4 border-caution bg-caution-soft p-1.5 text-[13px]">
+          <Say words={remark} />
         </p>
       ))}
       <Button className="mt-2 w-full" onClick={() => dispatch(startFrom(result))}>

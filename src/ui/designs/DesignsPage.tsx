@@ -3,8 +3,8 @@ import { Copy, Download, FilePlus2, Pencil, Trash2, Upload } from 'lucide-react'
 import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { DocumentIssue } from '@/core/document/readDesign';
-import { blankDesign } from '@/core/document/starts';
+import type { DocumentIssue } from '@/core/2-document/readDesign';
+import { blankDesign } from '@/core/2-document/starts';
 import { designFileName, designText, readDesignFile } from '@/files/designFile';
 import type { StoredDesign } from '@/storage/database';
 import { useSurroundings } from '../surroundings';

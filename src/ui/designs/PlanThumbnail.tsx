@@ -1,4 +1,4 @@
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { bodyPlan, extentsOf, type Outline, placeAll, planOutline } from '../drawing/outlines';
 
 interface PlanThumbnailProps {

@@ -1,7 +1,7 @@
 import type { Analysis } from '@/core/analyse';
-import type { PlacedSurface } from '@/core/geometry/layout';
-import { decimal } from '@/core/units/formatQuantity';
-import { degreesFromRadians } from '@/core/units/convert';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { decimal } from '@/words/formatQuantity';
+import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { NeutralMark } from '../marks/marks';
 
 interface AirProps {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatLength } from '@/core/units/formatQuantity';
+import { formatLength } from '@/words/formatQuantity';
 import type { EditOutcome } from '@/store/edit';
 import { useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

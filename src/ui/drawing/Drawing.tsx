@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { compareWith } from '@/store/revisions';
 import { Button } from '../shell/buttons';

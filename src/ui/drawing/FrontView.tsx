@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { effectiveDihedral, tipRise } from '@/core/geometry/dihedral';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
-import type { Design } from '@/core/document/schema/design';
+import { effectiveDihedral, tipRise } from '@/core/3-shape/geometry/dihedral';
+import { decimal, formatLength } from '@/words/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceMark } from '../marks/marks';
 import { HandleMark } from './HandleMark';

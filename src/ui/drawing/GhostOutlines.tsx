@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { bodySide, placeAll, planOutline, sideOutline } from './outlines';
 import type { PlanFrame } from './planFrame';
 

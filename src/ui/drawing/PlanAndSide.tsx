@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { type FieldEdit, setFields } from '@/store/edit';
-import { formatLength } from '@/core/units/formatQuantity';
-import type { Design } from '@/core/document/schema/design';
+import { formatLength } from '@/words/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Dimension } from './Dimension';
 import { DimensionEntry } from './DimensionEntry';

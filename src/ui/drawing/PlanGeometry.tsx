@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import type { PlacedSurface } from '@/core/geometry/layout';
+import type { Design } from '@/core/2-document/schema/design';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { bodyPlan, bodySide, hingeLines, type Outline, planOutline, sideOutline } from './outlines';
 import type { PlanFrame } from './planFrame';
 

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { PlacedSurface } from '@/core/geometry/layout';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
 import { Air } from './Air';

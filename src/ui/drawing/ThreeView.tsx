@@ -2,7 +2,7 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, EdgesGeometry } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 import { extentsOf, placeAll } from './outlines';

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { withFields } from '@/core/document/applyChange';
-import { designSchema } from '@/core/document/schema/design';
-import { sheetTargets, snapLength } from '@/core/units/snap';
+import { withFields } from '@/core/2-document/applyChange';
+import { designSchema } from '@/core/2-document/schema/design';
+import { sheetTargets, snapLength } from '@/words/snap';
 import {
   dihedralHandles,
   type Handle,

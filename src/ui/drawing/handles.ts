@@ -1,8 +1,8 @@
-import type { MassItem } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { LIMITS } from '@/core/document/schema/limits';
-import { type PlacedSurface, placeSurface } from '@/core/geometry/layout';
+import type { MassItem } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { LIMITS } from '@/core/2-document/schema/limits';
+import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
 import type { FieldEdit } from '@/store/edit';
 
 /** Something on the drawing that can be dragged or nudged with the arrow keys. */

@@ -1,7 +1,7 @@
-import type { Body } from '@/core/document/schema/airframe';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { developedLength, type PlacedSurface, placeSurface, planformAt } from '@/core/geometry/layout';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { developedLength, type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
 
 /** Points in millimetres of the document: [x, y] in plan, [x, z] from the side. */
 export type Outline = readonly (readonly [number, number])[];

@@ -1,6 +1,6 @@
-import { contourOf } from '@/core/section/contour';
-import type { Body } from '@/core/document/schema/airframe';
-import type { PlacedSurface } from '@/core/geometry/layout';
+import { contourOf } from '@/core/3-shape/section/contour';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 
 /** Triangles of one solid: x y z of every corner in millimetres of the document, three corners a triangle. */
 export type Triangles = Float32Array;

@@ -1,9 +1,10 @@
 import { clsx } from 'clsx';
 import { useEffect, useId, useRef, useState } from 'react';
-import { parseQuantity, type QuantityKind } from '@/core/units/parseQuantity';
-import { decimal, type DisplayUnits, inchFraction } from '@/core/units/formatQuantity';
+import { parseQuantity, type QuantityKind } from '@/words/parseQuantity';
+import { decimal, type DisplayUnits, inchFraction } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import type { EditOutcome } from '@/store/edit';
+import { useSentence } from '../numbers/Say';
 
 export interface QuantityFieldProps {
   readonly label: string;
@@ -71,6 +72,7 @@ export function QuantityField(props: QuantityFieldProps) {
     onLeave,
   } = props;
   const units = useAppSelector((state) => state.settings.units);
+  const say = useSentence();
   const { unit, show, step } = unitOf(kind, units, digits);
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
@@ -95,7 +97,7 @@ export function QuantityField(props: QuantityFieldProps) {
     settle(onCommit(parsed.value));
   };
   const settle = (outcome: EditOutcome) => {
-    setFault(outcome ? `${label} ${outcome.message}.` : null);
+    setFault(outcome ? `${label} ${say(outcome.message)}.` : null);
     if (outcome) return;
     setDraft(null);
     onLeave?.();
@@ -104,7 +106,7 @@ export function QuantityField(props: QuantityFieldProps) {
     if (value === undefined) return;
     setDraft(null);
     const outcome = onCommit(Math.round((value + direction * (props.step ?? step)) * 1e6) / 1e6);
-    setFault(outcome ? `${label} ${outcome.message}.` : null);
+    setFault(outcome ? `${label} ${say(outcome.message)}.` : null);
   };
 
   return (

@@ -1,10 +1,11 @@
 import { Info, OctagonAlert, TriangleAlert } from 'lucide-react';
-import type { Finding } from '@/core/findings/finding';
+import type { Finding } from '@/core/7-verdict/finding';
 import { previewDropped } from '@/store/analysisSlice';
 import { applyRemedy, previewRemedy } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 import { STAGES } from '../stages/stages';
+import { Say } from '../numbers/Say';
 
 const LOOK = {
   stop: {
@@ -74,13 +75,13 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
           {icon} {word}
         </span>
         <span className="mr-1.5 text-faint">{STAGES.find(({ id }) => id === finding.stage)?.name}</span>
-        {finding.message}
+        <Say words={finding.message} />
       </p>
       {finding.remedies.length > 0 && (
         <div className="mt-1.5 flex flex-wrap gap-1.5">
-          {finding.remedies.map((remedy) => (
+          {finding.remedies.map((remedy, index) => (
             <Button
-              key={remedy.label}
+              key={index}
               className="text-left"
               disabled={pending}
               onPointerEnter={() => dispatch(previewRemedy(remedy))}
@@ -89,7 +90,7 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
               onBlur={() => dispatch(previewDropped())}
               onClick={() => dispatch(applyRemedy(remedy))}
             >
-              {remedy.label}
+              <Say words={remedy.label} />
             </Button>
           ))}
         </div>

@@ -1,14 +1,16 @@
 import { Popover } from 'radix-ui';
-import { formatValue } from '@/core/units/formatQuantity';
-import type { Working } from '@/core/working/working';
+import { formatValue } from '@/words/formatQuantity';
+import type { Words } from '@/core/1-base/words/phrase';
+import type { Working } from '@/core/6-groups/working';
 import { useAppSelector } from '@/store/hooks';
+import { Say } from './Say';
 
 /** A computed number that opens to its working: formula, values, source, range, band. */
 interface DerivedProps {
   readonly id: string;
   readonly label?: string;
   /** Said instead of the number when it could not be computed; without it nothing is shown. */
-  readonly why?: string;
+  readonly why?: Words;
   /** Said after the number. */
   readonly beside?: string;
 }
@@ -106,6 +108,10 @@ export function Fact({ label, children }: { readonly label: string; readonly chi
 }
 
 /** Why a number is missing. */
-export function Why({ text }: { readonly text: string | undefined }) {
-  return <span className="text-xs font-normal text-faint">{text ?? 'not known'}</span>;
+export function Why({ text }: { readonly text: Words | undefined }) {
+  return (
+    <span className="text-xs font-normal text-faint">
+      <Say words={text ?? 'not known'} />
+    </span>
+  );
 }

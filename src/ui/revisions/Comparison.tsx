@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
-import { compareDesigns, type Difference } from '@/core/document/compareDesigns';
-import { unitOfField } from '@/core/document/fieldUnits';
-import type { Design } from '@/core/document/schema/design';
-import { decimal, type DisplayUnits, formatField, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import { compareDesigns, type Difference } from '@/core/2-document/compareDesigns';
+import { unitOfField } from '@/core/2-document/fieldUnits';
+import type { Design } from '@/core/2-document/schema/design';
+import { decimal, type DisplayUnits, formatField, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import type { Compared } from '@/store/sessionSlice';
 

@@ -1,5 +1,5 @@
 import { GitBranch } from 'lucide-react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { SideSheet } from '../shell/SideSheet';
 import { RevisionsSheet } from './RevisionsSheet';
 

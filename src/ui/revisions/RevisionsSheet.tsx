@@ -1,10 +1,12 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { branchFrom, compareWith, dropRevision, keepRevision } from '@/store/revisions';
 import { Button, IconButton } from '../shell/buttons';
 import { Comparison } from './Comparison';
+import { Say } from '../numbers/Say';
+import type { Words } from '@/core/1-base/words/phrase';
 
 type Revision = Design['revisions'][number];
 
@@ -24,7 +26,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const compared = useAppSelector((state) => state.session.compared);
   const [name, setName] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Words | null>(null);
   const keep = () => {
     const outcome = dispatch(keepRevision(name.trim() || `State ${design.revisions.length + 1}`));
     setFault(outcome?.message ?? null);
@@ -55,7 +57,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
       </form>
       {fault && (
         <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-sm">
-          It was not done: {fault}
+          It was not done: <Say words={fault} />
         </p>
       )}
       {design.revisions.length === 0 && (

@@ -1,6 +1,6 @@
-import type { Surface } from '@/core/document/schema/surface';
-import { shimFor } from '@/core/rigging/shim';
-import { formatLength } from '@/core/units/formatQuantity';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { shimFor } from '@/core/6-groups/rigging/shim';
+import { formatLength } from '@/words/formatQuantity';
 import { editDesign, type EditOutcome } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { addDragItem, addDrive, removeDragItem, removeDrive } from '@/store/airframe';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Analysis } from '@/core/analyse';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { shimFor } from '@/core/rigging/shim';
-import { degreesFromRadians } from '@/core/units/convert';
-import { decimal, formatLength, formatValue } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { shimFor } from '@/core/6-groups/rigging/shim';
+import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { decimal, formatLength, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

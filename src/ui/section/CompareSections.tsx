@@ -1,11 +1,11 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/document/applyChange';
-import type { Design } from '@/core/document/schema/design';
-import type { SectionKind } from '@/core/document/schema/section';
-import type { Surface } from '@/core/document/schema/surface';
-import { freshSection } from '@/core/section/freshSection';
-import { decimal, formatSpeed, formatValue } from '@/core/units/formatQuantity';
+import { withFields } from '@/core/2-document/applyChange';
+import type { Design } from '@/core/2-document/schema/design';
+import type { SectionKind } from '@/core/2-document/schema/section';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { freshSection } from '@/core/3-shape/section/freshSection';
+import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { analyseVariant, type FieldEdit, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';

@@ -1,9 +1,9 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { Surface } from '@/core/document/schema/surface';
-import { ROD_STOCK } from '@/core/equipment/rods';
-import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/pattern/sparPlace';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
+import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/3-shape/pattern/sparPlace';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { addSpar, removeSpar } from '@/store/airframe';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';

@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
-import type { SectionKind } from '@/core/document/schema/section';
-import type { Surface } from '@/core/document/schema/surface';
-import { freshSection } from '@/core/section/freshSection';
-import { decimal } from '@/core/units/formatQuantity';
-import { degreesFromRadians } from '@/core/units/convert';
-import type { QuantityKind } from '@/core/units/parseQuantity';
+import type { SectionKind } from '@/core/2-document/schema/section';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { freshSection } from '@/core/3-shape/section/freshSection';
+import { decimal } from '@/words/formatQuantity';
+import { degreesFromRadians } from '@/core/1-base/units/convert';
+import type { QuantityKind } from '@/words/parseQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { readCoordinates } from '@/files/coordinateFile';

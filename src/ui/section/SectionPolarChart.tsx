@@ -1,5 +1,5 @@
-import type { Section } from '@/core/document/schema/section';
-import { sectionPolar } from '@/core/section/sectionPolar';
+import type { Section } from '@/core/2-document/schema/section';
+import { sectionPolar } from '@/core/3-shape/section/sectionPolar';
 import Chart, { BALANCE, INK } from '../charts/Chart';
 
 export interface Curve {

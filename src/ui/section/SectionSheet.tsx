@@ -1,15 +1,16 @@
 import { useMemo } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { type Face, foldPattern, type FoldPattern } from '@/core/pattern/foldPattern';
-import { camberLine, contourOf, thicknessOf } from '@/core/section/contour';
-import { sectionSheet } from '@/core/mass/boardParts';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { type Face, foldPattern, type FoldPattern } from '@/core/3-shape/pattern/foldPattern';
+import { camberLine, contourOf, thicknessOf } from '@/core/3-shape/section/contour';
+import { sectionSheet } from '@/core/4-weight/boardParts';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSize } from '../drawing/useSize';
 import { SelectField } from '../fields/SelectField';
 import { useChosenStation } from '../surface/useChosen';
+import { Say } from '../numbers/Say';
 
 const MARGIN = 40;
 
@@ -151,7 +152,13 @@ function SectionSheet({ design, surface, station }: SectionSheetProps) {
               Cut a strip of <strong>{formatLength(pattern.cutWidth, units, 1)}</strong>
               {pattern.correction !== 0 &&
                 `, ${formatLength(pattern.correction, units, 1)} of it learned from trial folds`}
-              .{pattern.tooTight && <span className="text-caution"> {pattern.tooTight}</span>}
+              .
+              {pattern.tooTight && (
+                <span className="text-caution">
+                  {' '}
+                  <Say words={pattern.tooTight} />
+                </span>
+              )}
             </p>
           </>
         ) : (

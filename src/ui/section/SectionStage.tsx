@@ -1,8 +1,8 @@
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { chordSquareToEdge } from '@/core/pattern/foldPattern';
-import { contourOf, thicknessOf } from '@/core/section/contour';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { chordSquareToEdge } from '@/core/3-shape/pattern/foldPattern';
+import { contourOf, thicknessOf } from '@/core/3-shape/section/contour';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { surfaceChosen } from '@/store/sessionSlice';
 import { Fact } from '../numbers/Derived';

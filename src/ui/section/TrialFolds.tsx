@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { Material } from '@/core/document/schema/airframe';
-import { bendCorrection } from '@/core/pattern/foldPattern';
-import { decimal } from '@/core/units/formatQuantity';
+import type { Material } from '@/core/2-document/schema/airframe';
+import { bendCorrection } from '@/core/3-shape/pattern/foldPattern';
+import { decimal } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

@@ -5,7 +5,7 @@ import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { fill, Now, show } from '#/tests/render';
-import { foldPattern } from '@/core/pattern/foldPattern';
+import { foldPattern } from '@/core/3-shape/pattern/foldPattern';
 import { SectionStage } from './SectionStage';
 import { ChosenSection } from './SectionSheet';
 

@@ -1,8 +1,8 @@
 import { memo, type ReactNode, useEffect, useMemo } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import type { SurfaceRole } from '@/core/document/schema/surface';
-import type { Stage } from '@/core/findings/finding';
-import { sheetTargets, snapLength } from '@/core/units/snap';
+import type { Design } from '@/core/2-document/schema/design';
+import type { SurfaceRole } from '@/core/2-document/schema/surface';
+import type { Stage } from '@/core/7-verdict/finding';
+import { sheetTargets, snapLength } from '@/words/snap';
 import { useAppSelector } from '@/store/hooks';
 import { heldEdits } from '@/store/surfaces';
 import { BalanceBeam } from '../beam/BalanceBeam';

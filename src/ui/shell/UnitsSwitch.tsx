@@ -1,4 +1,4 @@
-import type { DisplayUnits } from '@/core/units/formatQuantity';
+import type { DisplayUnits } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { unitsChanged } from '@/store/settingsSlice';
 

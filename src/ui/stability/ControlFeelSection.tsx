@@ -1,6 +1,6 @@
-import { type AxisFeel, type Feel } from '@/core/feel/axisFeel';
-import { PITCH_CONTROLS, ROLL_CONTROLS, withThrows, YAW_CONTROLS } from '@/core/findings/changes';
-import { decimal } from '@/core/units/formatQuantity';
+import { type AxisFeel, type Feel } from '@/core/6-groups/feel/axisFeel';
+import { PITCH_CONTROLS, ROLL_CONTROLS, withThrows, YAW_CONTROLS } from '@/core/7-verdict/changes';
+import { decimal } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Fact, Why } from '../numbers/Derived';

@@ -1,7 +1,8 @@
 import { Check, TriangleAlert } from 'lucide-react';
 import type { Analysis } from '@/core/analyse';
-import { type Verdict, verdicts } from '@/core/motion/verdicts';
+import { type Verdict, verdicts } from '@/core/6-groups/motion/verdicts';
 import { Section } from '../numbers/Section';
+import { Say } from '../numbers/Say';
 
 const ABOUT: Record<Verdict['about'], string> = {
   yaw: 'Straight on, it',
@@ -28,7 +29,9 @@ export function InPlainWords({ analysis }: { readonly analysis: Analysis }) {
             )}
             <span>
               {ABOUT[about]} <strong className="font-semibold">{word}</strong>
-              <span className="block text-[13px] text-faint">{because}</span>
+              <span className="block text-[13px] text-faint">
+                <Say words={because} />
+              </span>
             </span>
           </li>
         ))}

@@ -1,4 +1,4 @@
-import type { StallStrip } from '@/core/aero/stall';
+import type { StallStrip } from '@/core/5-aero/stall';
 import Chart, { BALANCE, INK } from '../charts/Chart';
 
 /** Lift along the half span when the first strip stalls, against what each section can carry. */

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import type { Analysis } from '@/core/analyse';
-import type { Mode } from '@/core/motion/linearModes';
-import { decimal, formatValue } from '@/core/units/formatQuantity';
+import type { Mode } from '@/core/6-groups/motion/linearModes';
+import { decimal, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact, Why } from '../numbers/Derived';
 import { Schools } from '../balance/Schools';

@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { show } from '#/tests/render';
-import { blankDesign } from '@/core/document/starts';
+import { blankDesign } from '@/core/2-document/starts';
 import { setFields } from '@/store/edit';
 import { StabilityStage } from './StabilityStage';
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
-import { blankDesign } from '@/core/document/starts';
-import { withFields } from '@/core/document/applyChange';
-import type { Finding } from '@/core/findings/finding';
+import { blankDesign } from '@/core/2-document/starts';
+import { withFields } from '@/core/2-document/applyChange';
+import type { Finding } from '@/core/7-verdict/finding';
 import { STAGES, stageState } from './stages';
 
 const finding = (stage: Finding['stage'], severity: Finding['severity']): Finding => ({

@@ -1,6 +1,6 @@
-import { briefSchema } from '@/core/document/schema/record';
-import type { Design } from '@/core/document/schema/design';
-import type { Finding, Stage } from '@/core/findings/finding';
+import { briefSchema } from '@/core/2-document/schema/record';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Finding, Stage } from '@/core/7-verdict/finding';
 
 /** The stages in working order. */
 export const STAGES: readonly { readonly id: Stage; readonly name: string }[] = [

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { Design } from '@/core/document/schema/design';
-import type { AddedKind } from '@/core/planform/addSurface';
+import type { Design } from '@/core/2-document/schema/design';
+import type { AddedKind } from '@/core/8-sizing/planform/addSurface';
 import { addSurface } from '@/store/surfaces';
 import { useAppDispatch } from '@/store/hooks';
 import { Button } from '../shell/buttons';

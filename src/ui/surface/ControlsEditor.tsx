@@ -1,10 +1,10 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Control, ControlFunction, Surface } from '@/core/document/schema/surface';
-import type { Design } from '@/core/document/schema/design';
-import { linkageTravel } from '@/core/feel/linkage';
-import { hingeClearances, LEAST_GAP } from '@/core/tail/hingeClearance';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
+import type { Design } from '@/core/2-document/schema/design';
+import { linkageTravel } from '@/core/6-groups/feel/linkage';
+import { hingeClearances, LEAST_GAP } from '@/core/3-shape/geometry/hingeClearance';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';

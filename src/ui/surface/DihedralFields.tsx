@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Surface } from '@/core/document/schema/surface';
-import { dihedralForRise, effectiveDihedral, tipRise } from '@/core/geometry/dihedral';
-import { placeSurface } from '@/core/geometry/layout';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { dihedralForRise, effectiveDihedral, tipRise } from '@/core/3-shape/geometry/dihedral';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { editSurface, setSurfaceFields } from '@/store/surfaces';
 import { QuantityField } from '../fields/QuantityField';

@@ -1,9 +1,9 @@
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import { ActionCreators } from 'redux-undo';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { formatLength } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { formatLength } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { removeSurface } from '@/store/surfaces';

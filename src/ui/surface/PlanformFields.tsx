@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { Surface } from '@/core/document/schema/surface';
-import { withTipShape } from '@/core/planform/panels';
-import { type SweepForm, sweepOf, tipOffsetFor, withTaper, withTipOffset } from '@/core/planform/sweep';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { withTipShape } from '@/core/3-shape/planform/panels';
+import { type SweepForm, sweepOf, tipOffsetFor, withTaper, withTipOffset } from '@/core/3-shape/planform/sweep';
 import { useAppDispatch } from '@/store/hooks';
 import { editSurface } from '@/store/surfaces';
 import { QuantityField } from '../fields/QuantityField';

@@ -1,5 +1,5 @@
-import type { Surface } from '@/core/document/schema/surface';
-import { decimal, formatValue } from '@/core/units/formatQuantity';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { decimal, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 
 const WIDTH = 326;

@@ -1,9 +1,9 @@
 import { SplitSquareVertical, Trash2 } from 'lucide-react';
-import type { Surface } from '@/core/document/schema/surface';
-import { joinPanels, splitPanel } from '@/core/planform/panels';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { joinPanels, splitPanel } from '@/core/3-shape/planform/panels';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { type Driven, editSurface, setSurfaceFields } from '@/store/surfaces';
-import type { QuantityKind } from '@/core/units/parseQuantity';
+import type { QuantityKind } from '@/words/parseQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
 import { IconButton } from '../shell/buttons';

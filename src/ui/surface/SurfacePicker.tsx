@@ -1,5 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
-import type { Surface } from '@/core/document/schema/surface';
+import type { Surface } from '@/core/2-document/schema/surface';
 
 interface SurfacePickerProps {
   readonly surfaces: readonly Surface[];

@@ -1,7 +1,7 @@
-import type { Design } from '@/core/document/schema/design';
-import type { SurfaceRole } from '@/core/document/schema/surface';
-import type { AddedKind } from '@/core/planform/addSurface';
-import { decimal, formatLength } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { SurfaceRole } from '@/core/2-document/schema/surface';
+import type { AddedKind } from '@/core/8-sizing/planform/addSurface';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { surfaceChosen } from '@/store/sessionSlice';
 import { Derived, Fact } from '../numbers/Derived';

@@ -1,13 +1,14 @@
 import { useState } from 'react';
-import type { Surface } from '@/core/document/schema/surface';
-import { isFin, type TailSchool, type TailSizingResult } from '@/core/tail/tailSizing';
-import { decimal, formatValue } from '@/core/units/formatQuantity';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { isFin, type TailSchool, type TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
+import { decimal, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { compareTailSchools } from '@/store/sizing';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
+import { Say } from '../numbers/Say';
 
 const NAMES: Record<TailSchool, string> = {
   percentOfWing: 'Share of the wing',
@@ -57,7 +58,11 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
           {busy ? 'Sizing…' : 'Compare'}
         </Button>
       </div>
-      {result?.kind === 'impossible' && <p className="mt-1.5 text-sm text-caution">{result.because}</p>}
+      {result?.kind === 'impossible' && (
+        <p className="mt-1.5 text-sm text-caution">
+          <Say words={result.because} />
+        </p>
+      )}
       {result?.kind === 'sized' && (
         <table className="mt-2 w-full text-[13px]" data-testid="tail-schools">
           <thead>
@@ -81,7 +86,9 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
               <tr key={school} className="border-t border-soft align-top">
                 <th scope="row" className="py-1 text-left font-normal">
                   {NAMES[school]}
-                  <span className="block text-faint">{because ?? words}</span>
+                  <span className="block text-faint">
+                    <Say words={because ?? words} />
+                  </span>
                 </th>
                 <td className="py-1 text-right whitespace-nowrap">
                   {area === null ? '–' : formatValue(area, 'area', units)}

@@ -1,10 +1,10 @@
 import { Lock, LockOpen } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import { wingSizesOf, type WingSize } from '@/core/planform/resize';
-import { panelsTooLong, spanFromSheets } from '@/core/planform/sheets';
-import { formatLength } from '@/core/units/formatQuantity';
-import type { QuantityKind } from '@/core/units/parseQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import { wingSizesOf, type WingSize } from '@/core/8-sizing/planform/resize';
+import { panelsTooLong, spanFromSheets } from '@/core/3-shape/planform/sheets';
+import { formatLength } from '@/words/formatQuantity';
+import type { QuantityKind } from '@/words/parseQuantity';
 import { resizeWing } from '@/store/surfaces';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { lockToggled } from '@/store/sessionSlice';

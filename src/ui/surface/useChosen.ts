@@ -1,5 +1,5 @@
-import type { Design } from '@/core/document/schema/design';
-import type { Surface, SurfaceRole } from '@/core/document/schema/surface';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface, SurfaceRole } from '@/core/2-document/schema/surface';
 import { useAppSelector } from '@/store/hooks';
 
 /** The chosen surface among those of some roles, or the first of them. */

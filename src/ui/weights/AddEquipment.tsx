@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { EQUIPMENT, type Equipment } from '@/core/equipment/library';
-import { formatMass } from '@/core/units/formatQuantity';
+import { EQUIPMENT, type Equipment } from '@/core/2-document/catalogue/library';
+import { formatMass } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { addItem } from '@/store/weights';
 import type { DrawerEntry } from '@/store/settingsSlice';

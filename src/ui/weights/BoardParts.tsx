@@ -1,9 +1,9 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import type { Surface } from '@/core/document/schema/surface';
-import { BOARDS, COVERINGS, JOINTS } from '@/core/equipment/boards';
-import { formatValue } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { BOARDS, COVERINGS, JOINTS } from '@/core/2-document/catalogue/boards';
+import { formatValue } from '@/words/formatQuantity';
 import { addBody } from '@/store/airframe';
 import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';

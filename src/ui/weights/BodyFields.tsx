@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { Body } from '@/core/document/schema/airframe';
+import type { Body } from '@/core/2-document/schema/airframe';
 import { changeFrames, removeBody } from '@/store/airframe';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';

@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { formatMass } from '@/core/units/formatQuantity';
+import { formatMass } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { takenFromDrawer } from '@/store/settingsSlice';
 import { addItem } from '@/store/weights';

@@ -3,17 +3,19 @@ import { Dialog } from 'radix-ui';
 import { toast } from 'sonner';
 import { useAppDispatch } from '@/store/hooks';
 import { pasteWeights } from '@/store/weights';
+import { useSentence } from '../numbers/Say';
 import { Button } from '../shell/buttons';
 
 /** Rows from a spreadsheet or a text: known names change, others are added. */
 export function PasteWeights({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch();
+  const say = useSentence();
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const take = () => {
     const outcome = dispatch(pasteWeights(text));
     if (!outcome.ok) {
-      setFault(outcome.message);
+      setFault(say(outcome.message));
       return;
     }
     toast(`${outcome.changed} changed, ${outcome.added} added.`);

@@ -1,9 +1,9 @@
 import { Archive, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import { ActionCreators } from 'redux-undo';
-import type { Design } from '@/core/document/schema/design';
-import type { WeightRow } from '@/core/mass/weightRows';
-import { decimal, formatLength, formatMass } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import type { WeightRow } from '@/core/4-weight/weightRows';
+import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keptInDrawer } from '@/store/settingsSlice';

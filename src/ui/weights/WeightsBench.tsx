@@ -1,4 +1,4 @@
-import type { Design } from '@/core/document/schema/design';
+import type { Design } from '@/core/2-document/schema/design';
 import { Drawing } from '../drawing/Drawing';
 import type { Handle } from '../drawing/handles';
 import { PacedProvider } from '../shell/PacedProvider';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Design } from '@/core/document/schema/design';
-import { WEIGHT_GROUPS, weightBudget, weightRows } from '@/core/mass/weightRows';
-import { decimal, formatMass, formatValue } from '@/core/units/formatQuantity';
+import type { Design } from '@/core/2-document/schema/design';
+import { WEIGHT_GROUPS, weightBudget, weightRows } from '@/core/4-weight/weightRows';
+import { decimal, formatMass, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { BoardSheets } from '../brief/BoardSheets';
 import { Fact } from '../numbers/Derived';
@@ -9,6 +9,7 @@ import { Section } from '../numbers/Section';
 import { AddEquipment } from './AddEquipment';
 import { BoardParts } from './BoardParts';
 import { MyDrawer } from './MyDrawer';
+import { Say } from '../numbers/Say';
 
 /** Sum against the brief, what is added, and what board parts are cut from. */
 export function WeightsStage({ design }: { readonly design: Design }) {
@@ -31,8 +32,8 @@ function Sum({ design }: { readonly design: Design }) {
     <Section title="Sum" aside={<AddEquipment />}>
       {!mass || !budget || mass.total === null ? (
         <p className="text-sm text-faint">
-          {mass?.reasons['total'] ?? 'Computing…'} The motor, the pack and the servos decide where it balances: add
-          them.
+          <Say words={mass?.reasons['total'] ?? 'Computing…'} /> The motor, the pack and the servos decide where it
+          balances: add them.
         </p>
       ) : (
         <>

@@ -13,8 +13,8 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, ClipboardPaste, Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { WEIGHT_GROUPS, type WeightGroup, type WeightRow, weightRows } from '@/core/mass/weightRows';
-import { decimal, formatMass } from '@/core/units/formatQuantity';
+import { WEIGHT_GROUPS, type WeightGroup, type WeightRow, weightRows } from '@/core/4-weight/weightRows';
+import { decimal, formatMass } from '@/words/formatQuantity';
 import { weightsCsv } from '@/files/weightsTable';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';

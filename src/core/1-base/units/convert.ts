@@ -1,0 +1,52 @@
+/**
+ * The border between documents (millimetres, grams, degrees) and the
+ * computation (SI, radians). Nothing else converts; a lint rule keeps it so.
+ *
+ * Quantities carry their unit in the type: a plain number may become one, but
+ * a length does not pass for an angle, nor millimetres for metres.
+ */
+type In<Unit extends string> = number & { readonly unit?: Unit };
+
+export type Metres = In<'m'>;
+export type SquareMetres = In<'m²'>;
+export type Kilograms = In<'kg'>;
+export type KilogramSquareMetres = In<'kg·m²'>;
+export type Radians = In<'rad'>;
+export type RadiansPerSecond = In<'rad/s'>;
+export type MetresPerSecond = In<'m/s'>;
+export type Seconds = In<'s'>;
+export type Newtons = In<'N'>;
+export type Pascals = In<'Pa'>;
+export type KilogramsPerCubicMetre = In<'kg/m³'>;
+export type KilogramsPerSquareMetre = In<'kg/m²'>;
+export type KilogramsPerMetre = In<'kg/m'>;
+/** A fraction, a coefficient: no unit. */
+export type Fraction = In<'1'>;
+
+export type Millimetres = In<'mm'>;
+export type SquareMillimetres = In<'mm²'>;
+export type Grams = In<'g'>;
+export type GramsPerSquareMetre = In<'g/m²'>;
+export type GramsPerMetre = In<'g/m'>;
+export type Degrees = In<'°'>;
+export type Celsius = In<'°C'>;
+
+export const metresFromMillimetres = (millimetres: Millimetres): Metres => millimetres / 1000;
+export const millimetresFromMetres = (metres: Metres): Millimetres => metres * 1000;
+export const kilogramsFromGrams = (grams: Grams): Kilograms => grams / 1000;
+export const gramsFromKilograms = (kilograms: Kilograms): Grams => kilograms * 1000;
+export const radiansFromDegrees = (degrees: Degrees): Radians => (degrees * Math.PI) / 180;
+export const degreesFromRadians = (radians: Radians): Degrees => (radians * 180) / Math.PI;
+export const squareMetresFromSquareMillimetres = (area: SquareMillimetres): SquareMetres => area / 1e6;
+/** Board, covering, wing loading: g/m² to kg/m². */
+export const kilogramsPerSquareMetre = (density: GramsPerSquareMetre): KilogramsPerSquareMetre => density / 1000;
+/** Rods and joints: g/m to kg/m. */
+export const kilogramsPerMetre = (density: GramsPerMetre): KilogramsPerMetre => density / 1000;
+
+/** Three numbers along x (aft), y (right) and z (up). */
+export type Vector3 = readonly [number, number, number];
+
+/** A point of the document [mm] as a vector [m]. */
+export function vectorFromPoint({ x, y, z }: { x: Millimetres; y: Millimetres; z: Millimetres }): Vector3 {
+  return [metresFromMillimetres(x), metresFromMillimetres(y), metresFromMillimetres(z)];
+}

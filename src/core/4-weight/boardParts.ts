@@ -1,0 +1,233 @@
+import type { Design } from '@/core/2-document/schema/design';
+import type { Section } from '@/core/2-document/schema/section';
+import type { Body, Material } from '@/core/2-document/schema/airframe';
+import { contourOf } from '@/core/3-shape/section/contour';
+import { type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
+import {
+  kilogramsFromGrams,
+  metresFromMillimetres,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '@/core/1-base/units/convert';
+import type { MassElement } from './massElement';
+
+/** Board that a section takes per metre of span, as lengths of sheet over the chord, and where its middle lies. */
+export interface SectionSheet {
+  readonly lengthRatio: number;
+  readonly centroid: number;
+}
+
+/** Sheet needed by a section on a chord [mm]: flat kinds by count of layers, folded ones along both skins. */
+export function sectionSheet(section: Section, chord: number): SectionSheet {
+  switch (section.kind) {
+    case 'flatPlate':
+    case 'reflexed':
+      return { lengthRatio: 1, centroid: 0.5 };
+    case 'steppedPlate': {
+      const lengthRatio = 1 + section.stepPosition;
+      return { lengthRatio, centroid: (0.5 + section.stepPosition ** 2 / 2) / lengthRatio };
+    }
+    case 'curvedPlate': {
+      const { upper } = skins(section, chord);
+      return upper;
+    }
+    case 'foldedOverSpar':
+    case 'coordinates': {
+      const { upper, lower } = skins(section, chord);
+      const end = section.kind === 'foldedOverSpar' ? section.bottomLength : 1;
+      const lengthRatio = upper.lengthRatio + lower.lengthRatio * end;
+      return {
+        lengthRatio,
+        centroid: (upper.lengthRatio * upper.centroid + lower.lengthRatio * end * lower.centroid * end) / lengthRatio,
+      };
+    }
+    case 'fourDigit': {
+      // A solid core weighs as much as a stack of sheets as high as its mean thickness.
+      const { x, upper, lower } = contourOf(section, chord);
+      let area = 0;
+      let first = 0;
+      for (let i = 0; i + 1 < x.length; i++) {
+        const slab = ((x[i + 1]! - x[i]!) * (upper[i]! - lower[i]! + upper[i + 1]! - lower[i + 1]!)) / 2;
+        area += slab;
+        first += (slab * (x[i]! + x[i + 1]!)) / 2;
+      }
+      return { lengthRatio: area * chord, centroid: first / area };
+    }
+  }
+}
+
+function skins(section: Section, chord: number) {
+  const { x, upper, lower } = contourOf(section, chord);
+  const along = (face: Float64Array): SectionSheet => {
+    let lengthRatio = 0;
+    let first = 0;
+    for (let i = 0; i + 1 < x.length; i++) {
+      const piece = Math.hypot(x[i + 1]! - x[i]!, face[i + 1]! - face[i]!);
+      lengthRatio += piece;
+      first += (piece * (x[i]! + x[i + 1]!)) / 2;
+    }
+    return { lengthRatio, centroid: first / lengthRatio };
+  };
+  return { upper: along(upper), lower: along(lower) };
+}
+
+/** Strips per panel that carry its mass; enough for inertia to settle below a percent. */
+const SLICES = 12;
+
+/** Masses of a surface cut from board, with spars, glue and tape; scaled to its weighed mass when there is one. */
+export function surfaceElements(design: Design, surface: PlacedSurface): MassElement[] {
+  const { source } = surface;
+  const material = design.materials.find(({ id }) => id === source.construction?.material);
+  const elements = [...boardElements(surface, material), ...sparElements(surface)];
+  return scaledTo(elements, source.measuredMass, () => boardElements(surface, PLACEHOLDER));
+}
+
+/** Spreads a weighed mass when nothing says how it is built. */
+const PLACEHOLDER: Material = {
+  id: 'sheet',
+  name: '',
+  thickness: 5,
+  arealDensity: 400,
+  faces: 'both',
+  sheetLength: 1000,
+  sheetWidth: 700,
+  trialFolds: [],
+};
+
+function scaledTo(elements: MassElement[], measured: number | undefined, spread: () => MassElement[]): MassElement[] {
+  if (measured === undefined) return elements;
+  const shape = totalOf(elements) > 0 ? elements : spread();
+  const factor = kilogramsFromGrams(measured) / totalOf(shape);
+  return shape.map((element) => ({ ...element, mass: element.mass * factor }));
+}
+
+const totalOf = (elements: readonly MassElement[]) => elements.reduce((sum, { mass }) => sum + mass, 0);
+
+function boardElements(surface: PlacedSurface, material: Material | undefined): MassElement[] {
+  if (!material) return [];
+  const { construction } = surface.source;
+  const kept = 1 - (construction?.lighteningFraction ?? 0);
+  const elements: MassElement[] = [];
+  for (let panel = 0; panel + 1 < surface.stations.length; panel++) {
+    const a = surface.stations[panel]!;
+    const b = surface.stations[panel + 1]!;
+    const length = b.distance - a.distance;
+    const sheets = [a, b].map(({ section, chord }) => sectionSheet(section, chord * 1000));
+    for (let slice = 0; slice < SLICES; slice++) {
+      const within = (slice + 0.5) / SLICES;
+      const point = planformAt(surface, a.distance + within * length);
+      const between = (key: keyof SectionSheet) => sheets[0]![key] + (sheets[1]![key] - sheets[0]![key]) * within;
+      const solid = a.section.kind === 'fourDigit' ? 1 / material.thickness : 1;
+      const area = (point.chord * between('lengthRatio') * length) / SLICES;
+      const mass = kilogramsFromGrams(material.arealDensity * area * kept * solid);
+      elements.push(
+        ...onBothSides(
+          surface.mirrored,
+          mass,
+          [point.x + between('centroid') * point.chord, point.y, point.z],
+          [point.chord, length / SLICES, 0],
+        ),
+      );
+    }
+  }
+  return [...elements, ...fastenings(surface, elements)];
+}
+
+/** Glue and tape lie where the board lies. */
+function fastenings(surface: PlacedSurface, board: readonly MassElement[]): MassElement[] {
+  const { construction } = surface.source;
+  const boardMass = totalOf(board);
+  if (!construction || boardMass <= 0) return [];
+  const sides = surface.mirrored ? 2 : 1;
+  const glue = kilogramsFromGrams(metresFromMillimetres(construction.glueLength) * construction.glueDensity) * sides;
+  const tape = kilogramsFromGrams(squareMetresFromSquareMillimetres(construction.tapeArea) * construction.tapeDensity);
+  const factor = (glue + tape) / boardMass;
+  return factor > 0 ? board.map((element) => ({ ...element, mass: element.mass * factor })) : [];
+}
+
+function sparElements(surface: PlacedSurface): MassElement[] {
+  const root = surface.stations[0]!;
+  return surface.source.spars.flatMap((spar) => {
+    const at = (end: { distanceFromRoot: number; x: number }): Vector3 => {
+      const { y, z } = planformAt(surface, metresFromMillimetres(end.distanceFromRoot));
+      return [root.x + metresFromMillimetres(end.x), y, z];
+    };
+    const start = at(spar.start);
+    const end = at(spar.end);
+    const length = Math.hypot(...start.map((value, axis) => end[axis]! - value));
+    const mass = kilogramsFromGrams(spar.linearDensity * length);
+    const pieces = 8;
+    return Array.from({ length: pieces }, (_, piece) => {
+      const share = (piece + 0.5) / pieces;
+      const centre = start.map((value, axis) => value + (end[axis]! - value) * share) as [number, number, number];
+      return onBothSides(surface.mirrored, mass / pieces, centre, [0, length / pieces, 0]);
+    }).flat();
+  });
+}
+
+/** The skin of a body, frame by frame, on four sides. */
+export function bodyElements(design: Design, body: Body): MassElement[] {
+  const material = design.materials.find(({ id }) => id === body.construction?.material);
+  const skin = material
+    ? skinElements(body, material.arealDensity * (1 + (body.construction?.extraFraction ?? 0)))
+    : [];
+  return scaledTo(skin, body.measuredMass, () => {
+    const spread = skinElements(body, PLACEHOLDER.arealDensity);
+    return totalOf(spread) > 0 ? spread : lineElements(body);
+  });
+}
+
+/** A body without width or height weighs along its length. */
+function lineElements({ frames, position, mirrored }: Body): MassElement[] {
+  const [originX, originY, originZ] = vectorFromPoint(position);
+  const from = metresFromMillimetres(frames[0]!.x);
+  const length = metresFromMillimetres(frames.at(-1)!.x) - from;
+  return onBothSides(mirrored, 1, [originX + from + length / 2, originY, originZ], [length, 0, 0]);
+}
+
+function skinElements(body: Body, arealDensity: number): MassElement[] {
+  const [originX, originY, originZ] = vectorFromPoint(body.position);
+  const elements: MassElement[] = [];
+  for (let index = 0; index + 1 < body.frames.length; index++) {
+    const a = body.frames[index]!;
+    const b = body.frames[index + 1]!;
+    const mean = (key: keyof typeof a) => metresFromMillimetres((a[key] + b[key]) / 2);
+    const length = metresFromMillimetres(b.x - a.x);
+    const height = mean('top') - mean('bottom');
+    const width = mean('width');
+    const round = body.kind === 'round' ? Math.PI / 4 : 1;
+    const middle = originZ + (mean('top') + mean('bottom')) / 2;
+    const x = originX + mean('x');
+    const put = (area: number, y: number, z: number) =>
+      elements.push(
+        ...onBothSides(
+          body.mirrored,
+          kilogramsFromGrams(arealDensity * area * round),
+          [x, originY + y, z],
+          [length, 0, 0],
+        ),
+      );
+    if (body.kind === 'plank') {
+      put(length * height, 0, middle);
+      continue;
+    }
+    put(length * height, width / 2, middle);
+    put(length * height, -width / 2, middle);
+    put(length * width, 0, originZ + mean('top'));
+    put(length * width, 0, originZ + mean('bottom'));
+  }
+  return elements;
+}
+
+/** One element, or two when the part is mirrored. */
+export function onBothSides(mirrored: boolean, mass: number, [x, y, z]: Vector3, size: Vector3): MassElement[] {
+  const right: MassElement = { mass, centre: [x, y, z], size };
+  return mirrored ? [right, { mass, centre: [x, -y, z], size }] : [right];
+}
+
+/** Elements of one surface of a design by its id, for tests and tables. */
+export function elementsOfSurface(design: Design, id: string): MassElement[] {
+  const source = design.surfaces.find((surface) => surface.id === id);
+  return source ? surfaceElements(design, placeSurface(source)) : [];
+}

@@ -1,0 +1,86 @@
+import type { Design } from '@/core/2-document/schema/design';
+import type { MassItem } from '@/core/2-document/schema/airframe';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { kilogramsFromGrams, metresFromMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
+import { bodyElements, onBothSides, surfaceElements } from './boardParts';
+import { type MassElement, type MassProperties, massProperties } from './massElement';
+
+/** One line of the weight table. */
+export interface MassPart {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'surface' | 'body' | 'item';
+  readonly category: string;
+  /** What counts: weighed if weighed, else computed [kg]. */
+  readonly mass: number;
+  /** What geometry or data sheet says [kg]. */
+  readonly computed: number;
+  readonly measured: number | null;
+  readonly centre: Vector3;
+}
+
+export interface MassModel {
+  readonly parts: readonly MassPart[];
+  /** Null with a reason when nothing has a mass. */
+  readonly properties: MassProperties | null;
+}
+
+const EMPTY: Vector3 = [0, 0, 0];
+
+/** Weighs a whole design from its board parts and its equipment. */
+export function weigh(design: Design, placed: readonly PlacedSurface[]): MassModel {
+  const parts: MassPart[] = [];
+  const all: MassElement[] = [];
+  const add = (
+    part: Pick<MassPart, 'id' | 'name' | 'kind' | 'category'>,
+    elements: MassElement[],
+    computed: number,
+    measured: number | undefined,
+  ) => {
+    const properties = massProperties(elements);
+    all.push(...elements);
+    parts.push({
+      ...part,
+      mass: properties?.total ?? 0,
+      computed,
+      measured: measured === undefined ? null : kilogramsFromGrams(measured),
+      centre: properties?.centreOfGravity ?? EMPTY,
+    });
+  };
+  const totalOf = (elements: readonly MassElement[]) => massProperties(elements)?.total ?? 0;
+  for (const surface of placed) {
+    const { source } = surface;
+    const unweighed = { ...surface, source: { ...source, measuredMass: undefined } };
+    add(
+      { id: source.id, name: source.name || source.id, kind: 'surface', category: 'airframe' },
+      surfaceElements(design, surface),
+      totalOf(surfaceElements(design, unweighed)),
+      source.measuredMass,
+    );
+  }
+  for (const body of design.bodies) {
+    add(
+      { id: body.id, name: body.name || body.id, kind: 'body', category: 'airframe' },
+      bodyElements(design, body),
+      totalOf(bodyElements(design, { ...body, measuredMass: undefined })),
+      body.measuredMass,
+    );
+  }
+  for (const item of design.massItems) {
+    const count = item.mirrored ? 2 : 1;
+    add(
+      { id: item.id, name: item.name || item.id, kind: 'item', category: item.category },
+      itemElements(item),
+      kilogramsFromGrams(item.mass) * count,
+      item.measuredMass === undefined ? undefined : item.measuredMass * count,
+    );
+  }
+  return { parts, properties: massProperties(all) };
+}
+
+function itemElements(item: MassItem): MassElement[] {
+  const mass = kilogramsFromGrams(item.measuredMass ?? item.mass);
+  const { length = 0, width = 0, height = 0 } = item.size ?? {};
+  const size: Vector3 = [metresFromMillimetres(length), metresFromMillimetres(width), metresFromMillimetres(height)];
+  return onBothSides(item.mirrored, mass, vectorFromPoint(item.position), size);
+}

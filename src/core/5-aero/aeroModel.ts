@@ -1,0 +1,166 @@
+import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import type { Reference } from '@/core/3-shape/geometry/planform';
+import type { Vector3 } from '@/core/1-base/units/convert';
+import type { CommandAngles } from './commands';
+import {
+  combineCases,
+  controlCase,
+  type FlowCase,
+  solveCase,
+  solveCaseWithoutTail,
+  STILL_AIR,
+  unitCase,
+} from './flowCase';
+import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD } from './forces';
+import type { InfluenceMatrices } from './influence';
+import { camberAndTwist, forStrips, type Lattice } from './lattice';
+
+/**
+ * Loads of what the lattice does not hold (bodies, propellers, drag), per ρV²
+ * and as functions of the state; angles in radians. Absent with surfaces only.
+ */
+export interface ExtraLoads {
+  /** Load at an angle of attack, and its change per radian. */
+  readonly atAlpha: (alpha: number, about: Vector3) => Load;
+  readonly perAlpha: (alpha: number, about: Vector3) => Load;
+  /** Change per radian of sideslip. */
+  readonly perBeta: (about: Vector3) => Load;
+  /** Change per unit of pitch or yaw rate over speed [rad/m]. */
+  readonly perPitchRate: (about: Vector3) => Load;
+  readonly perYawRate: (about: Vector3) => Load;
+}
+
+export const NO_EXTRA_LOADS: ExtraLoads = {
+  atAlpha: () => NO_LOAD,
+  perAlpha: () => NO_LOAD,
+  perBeta: () => NO_LOAD,
+  perPitchRate: () => NO_LOAD,
+  perYawRate: () => NO_LOAD,
+};
+
+/** The longitudinal model: any state of angle of attack and pitch command as a recombination of solved cases. */
+export interface AeroModel {
+  readonly matrices: InfluenceMatrices;
+  readonly lattice: Lattice;
+  readonly reference: Reference;
+  /** Nose-up panel angles as drawn: incidence, camber, twist [rad]. */
+  readonly angles: Float64Array;
+  readonly pitch: CommandAngles;
+  readonly extra: ExtraLoads;
+  readonly stateAt: (alpha: number, pitchCommand: number) => FlowCase;
+  /** Load of surfaces and everything else at a state. */
+  readonly loadAt: (alpha: number, pitchCommand: number, about: Vector3) => Load;
+  /** The solved cases: unit speed along the datum, unit speed up, unit pitch command. */
+  readonly level: FlowCase;
+  readonly rising: FlowCase;
+  readonly commanded: FlowCase | null;
+}
+
+const ORIGIN: Vector3 = [0, 0, 0];
+
+/** Nose-up angle of every panel: camber, twist and incidence, as measured where it was measured (mean of both sides), else as drawn [rad]. */
+export function flownAnglesOf(lattice: Lattice): Float64Array {
+  const angles = camberAndTwist(lattice);
+  lattice.surfaces.forEach((surface, index) => {
+    const { meanIncidence, meanTipTwist } = builtAngles(surface);
+    const length = developedLength(surface);
+    forStrips(lattice, index, (strip, first) => {
+      const angle = meanIncidence + (meanTipTwist * strip.middle) / length;
+      for (let k = 0; k < lattice.cells.count; k++) angles[first + k]! += angle;
+    });
+  });
+  return angles;
+}
+
+export interface AeroModelInput {
+  readonly matrices: InfluenceMatrices;
+  readonly reference: Reference;
+  readonly pitch: CommandAngles;
+  /** Loads beside the surfaces, given the flow of a unit upwash. */
+  readonly extra: (rising: FlowCase) => ExtraLoads;
+}
+
+export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroModelInput): AeroModel {
+  const { lattice } = matrices;
+  const angles = flownAnglesOf(lattice);
+  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
+  const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
+  const extra = extraOf(rising);
+  const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even) : null;
+  const cases = commanded ? [level, rising, commanded] : [level, rising];
+  const weights = (alpha: number, command: number) => [Math.cos(alpha), Math.sin(alpha), command * Math.cos(alpha)];
+  const stateAt = (alpha: number, command: number): FlowCase => {
+    const share = weights(alpha, command);
+    return combineCases(cases.map((part, index) => [share[index]!, part]));
+  };
+  // The load is a quadratic form in the weights of the cases, so a state costs a handful of products.
+  const forms = cases.map((a) => cases.map((b) => addLoads(crossLoads(matrices, a, b, ORIGIN))));
+  const surfaceLoadAt = (alpha: number, command: number): Load => {
+    const share = weights(alpha, command);
+    const force: [number, number, number] = [0, 0, 0];
+    const moment: [number, number, number] = [0, 0, 0];
+    for (let i = 0; i < forms.length; i++) {
+      for (let j = 0; j < forms.length; j++) {
+        const form = forms[i]![j]!;
+        const weight = share[i]! * share[j]!;
+        for (let axis = 0; axis < 3; axis++) {
+          force[axis]! += weight * form.force[axis]!;
+          moment[axis]! += weight * form.moment[axis]!;
+        }
+      }
+    }
+    return { force, moment };
+  };
+  return {
+    matrices,
+    lattice,
+    reference,
+    angles,
+    pitch,
+    extra,
+    level,
+    rising,
+    commanded,
+    stateAt,
+    loadAt: (alpha, command, about) =>
+      addLoads([moveLoad(surfaceLoadAt(alpha, command), ORIGIN, about), extra.atAlpha(alpha, about)]),
+  };
+}
+
+/** Lift, drag and pitching moment coefficients of a load per ρV² (q = ½ρV²), in wind axes. */
+export interface LongitudinalCoefficients {
+  readonly lift: number;
+  readonly drag: number;
+  /** About the point the load was taken about, nose-up positive. */
+  readonly moment: number;
+}
+
+export function longitudinal(
+  { force, moment }: Load,
+  alpha: number,
+  { area, meanChord }: Reference,
+): LongitudinalCoefficients {
+  const cosine = Math.cos(alpha);
+  const sine = Math.sin(alpha);
+  return {
+    lift: (2 * (force[2] * cosine - force[0] * sine)) / area,
+    drag: (2 * (force[0] * cosine + force[2] * sine)) / area,
+    moment: (2 * moment[1]) / (area * meanChord),
+  };
+}
+
+/** Change of load with angle of attack without the tail, from the leading block of the same factors. */
+export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
+  const { matrices, angles, extra } = model;
+  const onset = (linear: Vector3) => ({ ...STILL_AIR, linear });
+  const level = solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: onset([1, 0, 0]), angles });
+  const rising = unitCase(matrices, 'rising without tail', { parity: 'symmetric', onset: onset([0, 0, 1]) }, true);
+  const turned = (angle: number) =>
+    combineCases([
+      [Math.cos(angle), level],
+      [Math.sin(angle), rising],
+    ]);
+  const surfaces = loadChange(matrices, turned(alpha), turned(alpha + Math.PI / 2), about);
+  return addLoads([surfaces, extra.perAlpha(alpha, about)]);
+}

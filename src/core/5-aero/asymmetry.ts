@@ -1,0 +1,91 @@
+import { Matrix, SingularValueDecomposition } from 'ml-matrix';
+import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import type { Vector3 } from '@/core/1-base/units/convert';
+import type { AeroModel } from './aeroModel';
+import type { ControlDerivatives, LateralDerivatives } from './derivatives';
+import { combineCases, controlCase } from './flowCase';
+import { loadChange } from './forces';
+import { forStrips, type Lattice } from './lattice';
+
+/** What left–right differences ask for in level flight, controls to the right positive [rad]. */
+export interface Asymmetry {
+  /** Roll and yaw coefficients of the differences alone. */
+  readonly roll: number;
+  readonly yaw: number;
+  readonly sideForce: number;
+  /** Roll command that holds the wings level, yaw command and sideslip; null where that control is missing. */
+  readonly aileron: number | null;
+  readonly rudder: number | null;
+  readonly sideslip: number | null;
+  /** Hands-off roll rate over speed and half span, pb/2V. */
+  readonly steadyRoll: number;
+}
+
+/** Half the difference of each panel's angle, right minus left, from measured incidence and twist. */
+export function oddAngles(lattice: Lattice): Float64Array {
+  const angles = new Float64Array(lattice.panels);
+  lattice.surfaces.forEach((surface, index) => {
+    const { halfIncidence, halfTipTwist } = builtAngles(surface);
+    const length = developedLength(surface);
+    forStrips(lattice, index, (strip, first) => {
+      const angle = halfIncidence + (halfTipTwist * strip.middle) / length;
+      angles.fill(angle, first, first + lattice.cells.count);
+    });
+  });
+  return angles;
+}
+
+interface AsymmetryInput {
+  readonly alpha: number;
+  readonly command: number;
+  readonly about: Vector3;
+  readonly lift: number;
+  readonly lateral: LateralDerivatives;
+}
+
+/**
+ * Small left–right differences as a perturbation of the symmetric state: an
+ * angle or a warp by its own antisymmetric flow, a mass off the centre by the
+ * roll of the lift about it (C_l = −C_L y/b with y to the right pulling right
+ * down). Level trim solves side force, roll and yaw for sideslip and the
+ * controls that are there, in the least-squares sense where one is missing.
+ * Source: Etkin & Reid, Dynamics of Flight, section 2.9 (lateral trim).
+ */
+export function solveAsymmetry(model: AeroModel, { alpha, command, about, lift, lateral }: AsymmetryInput): Asymmetry {
+  const { matrices, lattice, reference } = model;
+  const odd = oddAngles(lattice);
+  const isStraight = odd.every((angle) => angle === 0);
+  let disturbance: ControlDerivatives = { sideForce: 0, roll: 0, yaw: 0 };
+  if (!isStraight) {
+    const flow = combineCases([[Math.cos(alpha), controlCase(matrices, 'antisymmetric', odd)]]);
+    const { force, moment } = loadChange(matrices, model.stateAt(alpha, command), flow, [about[0], 0, about[2]]);
+    disturbance = {
+      sideForce: (2 * force[1]) / reference.area,
+      roll: (-2 * moment[0]) / (reference.area * reference.span),
+      yaw: (-2 * moment[2]) / (reference.area * reference.span),
+    };
+  }
+  const total = { ...disturbance, roll: disturbance.roll + (lift * about[1]) / reference.span };
+  const slip: ControlDerivatives = {
+    sideForce: lateral.sideForceSlope,
+    roll: lateral.dihedralEffect,
+    yaw: lateral.yawStiffness,
+  };
+  const columns = [slip, lateral.roll, lateral.yaw].flatMap((column) => (column ? [column] : []));
+  const system = new Matrix([
+    columns.map(({ sideForce }) => sideForce),
+    columns.map(({ roll }) => roll),
+    columns.map(({ yaw }) => yaw),
+  ]);
+  const right = Matrix.columnVector([-total.sideForce, -total.roll, -total.yaw]);
+  const answer = new SingularValueDecomposition(system, { autoTranspose: true }).solve(right).to1DArray();
+  const place = (column: ControlDerivatives | null) => (column ? (answer[columns.indexOf(column)] ?? null) : null);
+  return {
+    ...total,
+    sideslip: place(slip),
+    aileron: place(lateral.roll),
+    rudder: place(lateral.yaw),
+    steadyRoll: -total.roll / lateral.rollDamping,
+  };
+}

@@ -1,0 +1,173 @@
+import type { Design } from '@/core/2-document/schema/design';
+import {
+  metresFromMillimetres,
+  radiansFromDegrees,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '@/core/1-base/units/convert';
+import type { ExtraLoads } from './aeroModel';
+import { addLoads, type Load } from './forces';
+import type { FlowCase } from './flowCase';
+import type { InfluenceMatrices } from './influence';
+import { induceAt, velocityRow } from './inducedVelocity';
+import { vortexField } from './vortexField';
+
+/**
+ * Slender-body moments of fuselages, per radian and ½ρV²:
+ *
+ *   dM/dα = (π/2) ∫ w² (1 + dε_u/dα) dx    w width, ε_u upwash of the wings
+ *   dN/dβ = −(π/2) ∫ h² dx                 h height
+ *
+ * Ahead of the wings the local upwash comes from the lattice, beside a wing it
+ * cancels the angle of attack, behind it grows back with the downwash.
+ * Closed bodies, attached flow; good to ±20 %. Source: Munk, NACA Report 184,
+ * 1924; Multhopp, Luftfahrtforschung 18 (1941).
+ */
+export const BODY_BAND = 0.2;
+
+/**
+ * Normal force of a windmilling two-blade propeller, per radian on ½ρV² and
+ * disc area; blades add in proportion. Good to ±30 %.
+ * Source: Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 5.
+ */
+const PROPELLER_NORMAL_FORCE = 0.00165 * (180 / Math.PI);
+
+/** Drag of a closed body on its frontal area, rough surface, Re about 10⁵. Source: Hoerner, Fluid-Dynamic Drag, 1965, ch. 6; ±30 %. */
+const BODY_DRAG = { box: 0.45, round: 0.25, plank: 0.12 } as const;
+
+interface Segment {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+  readonly sides: number;
+}
+
+function segments(design: Design): Segment[] {
+  return design.bodies.flatMap((body) => {
+    const [x0, y0, z0] = vectorFromPoint(body.position);
+    return body.frames.slice(1).flatMap((b, index) => {
+      const a = body.frames[index]!;
+      const pieces = Math.max(1, Math.ceil((b.x - a.x) / 60));
+      return Array.from({ length: pieces }, (_, piece) => {
+        const share = (piece + 0.5) / pieces;
+        const at = (key: keyof typeof a) => metresFromMillimetres(a[key] + (b[key] - a[key]) * share);
+        return {
+          x: x0 + at('x'),
+          y: y0,
+          z: z0 + (at('top') + at('bottom')) / 2,
+          length: metresFromMillimetres(b.x - a.x) / pieces,
+          width: at('width'),
+          height: at('top') - at('bottom'),
+          sides: body.mirrored ? 2 : 1,
+        };
+      });
+    });
+  });
+}
+
+/** Upwash per radian of angle of attack at a place, smoothed out beside the wings. */
+function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: number, z: number) => number {
+  const { lattice } = matrices;
+  const field = matrices.field.rise === 0 ? matrices.field : vortexField(lattice, { rise: 0 });
+  const row = velocityRow(lattice.panels);
+  const lifting = lattice.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing' || role === 'canard');
+  const chords = lifting.map(({ stations }) => ({
+    from: stations[0]!.x,
+    chord: stations[0]!.chord,
+  }));
+  return (x, y, z) => {
+    if (chords.some(({ from, chord }) => x > from - 0.02 * chord && x < from + chord)) return -1;
+    let sum = 0;
+    for (const side of [1, -1]) {
+      induceAt(field, x, { y: side * y, z, own: -1 }, row);
+      for (let j = 0; j < lattice.panels; j++) sum += lattice.doubled[j]! * row.w[j]! * rising.circulation[j]!;
+    }
+    // Just behind the wing the lattice gives too much: the flow still leaves along the chord.
+    return Math.min(1.5, Math.max(-1, sum));
+  };
+}
+
+/** Bodies, propellers and drag items of a design as loads per ρV². */
+export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising: FlowCase): ExtraLoads {
+  const parts = segments(design);
+  const wash = upwash(matrices, rising);
+  let pitch = 0;
+  let yaw = 0;
+  for (const { x, y, z, length, width, height, sides } of parts) {
+    pitch += (sides * Math.PI * width ** 2 * (1 + wash(x, y, z)) * length) / 4;
+    yaw += (sides * Math.PI * height ** 2 * length) / 4;
+  }
+  const discs = design.propulsion.map((drive) => ({
+    at: vectorFromPoint(drive.position),
+    slope:
+      (PROPELLER_NORMAL_FORCE *
+        (drive.blades / 2) *
+        (Math.PI / 4) *
+        metresFromMillimetres(drive.propellerDiameter) ** 2 *
+        (drive.mirrored ? 2 : 1)) /
+      2,
+    tilt: radiansFromDegrees(drive.downThrust),
+  }));
+  const drags = dragAreas(design);
+  const at = (force: Vector3, place: Vector3, about: Vector3): Load => {
+    const [x, y, z] = [place[0] - about[0], 0, place[2] - about[2]];
+    return {
+      force,
+      moment: [y * force[2] - z * force[1], z * force[0] - x * force[2], x * force[1] - y * force[0]],
+    };
+  };
+  const perAlpha = (_alpha: number, about: Vector3): Load =>
+    addLoads([
+      { force: [0, 0, 0], moment: [0, pitch, 0] },
+      ...discs.map((disc) => at([0, 0, disc.slope], disc.at, about)),
+    ]);
+  return {
+    atAlpha: (alpha, about) =>
+      addLoads([
+        { force: [0, 0, 0], moment: [0, pitch * alpha, 0] },
+        ...discs.map((disc) => at([0, 0, disc.slope * (alpha - disc.tilt)], disc.at, about)),
+        ...drags.map(({ area, place }) =>
+          at([(area * Math.cos(alpha)) / 2, 0, (area * Math.sin(alpha)) / 2], place, about),
+        ),
+      ]),
+    perAlpha,
+    perBeta: (about) =>
+      addLoads([
+        // Yaw is −z: a body alone turns away from the wind.
+        { force: [0, 0, 0], moment: [0, 0, yaw] },
+        ...discs.map((disc) => at([0, -disc.slope, 0], disc.at, about)),
+      ]),
+    perPitchRate: (about) =>
+      addLoads(discs.map((disc) => at([0, 0, disc.slope * (disc.at[0] - about[0])], disc.at, about))),
+    perYawRate: (about) =>
+      addLoads(discs.map((disc) => at([0, disc.slope * (disc.at[0] - about[0]), 0], disc.at, about))),
+  };
+}
+
+/** Drag area [m²] and place of bodies and drag items. */
+export function dragAreas(design: Design): { id: string; area: number; place: Vector3 }[] {
+  const bodies = design.bodies.map((body) => {
+    const frontal = Math.max(
+      ...body.frames.map(
+        ({ width, top, bottom }) => metresFromMillimetres(width) * metresFromMillimetres(top - bottom),
+      ),
+    );
+    const [x, y, z] = vectorFromPoint(body.position);
+    const middle = body.frames.reduce((sum, { top, bottom }) => sum + (top + bottom) / 2, 0) / body.frames.length;
+    return {
+      id: body.id,
+      area: BODY_DRAG[body.kind] * frontal * (body.mirrored ? 2 : 1),
+      place: [x, y, z + metresFromMillimetres(middle)] as Vector3,
+    };
+  });
+  const items = design.dragItems.map((item) => ({
+    id: item.id,
+    area: squareMetresFromSquareMillimetres(item.dragArea) * (item.mirrored ? 2 : 1),
+    place: vectorFromPoint(item.position),
+  }));
+  return [...bodies, ...items];
+}

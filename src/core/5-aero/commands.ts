@@ -1,0 +1,101 @@
+import type { Design } from '@/core/2-document/schema/design';
+import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
+import type { Mix } from '@/core/2-document/schema/record';
+import { developedLength, panelAt, type PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { controlDeflection, type Lattice } from './lattice';
+
+export type Command = Mix['command'];
+export const COMMANDS: readonly Command[] = ['pitch', 'roll', 'yaw', 'flap'];
+
+/** How far one control follows a command, trailing edge down positive, per side. */
+export interface MixTerm {
+  readonly surface: string;
+  readonly control: Control;
+  readonly left: number;
+  readonly right: number;
+}
+
+const ANSWERS: Record<ControlFunction, readonly Command[]> = {
+  aileron: ['roll'],
+  elevator: ['pitch'],
+  rudder: ['yaw'],
+  elevon: ['pitch', 'roll'],
+  flaperon: ['roll', 'flap'],
+  ruddervator: ['pitch', 'yaw'],
+  flap: ['flap'],
+};
+
+/**
+ * The controls that follow a command: the design's own mix, or the usual one.
+ * Pitch and flap: trailing edges down. Roll to the right: right one up, left
+ * one down. Yaw to the right: trailing edges to the right, which on a panel
+ * that leans outboard means down on the right side and up on the left.
+ */
+export function mixOf(design: Design, placed: readonly PlacedSurface[], command: Command): MixTerm[] {
+  const own = design.mixes.find((mix) => mix.command === command);
+  return placed.flatMap((surface) =>
+    surface.source.controls.flatMap((control): MixTerm[] => {
+      if (own) {
+        const term = own.terms.find((candidate) => candidate.control === control.id);
+        return term ? [{ surface: surface.id, control, left: term.left, right: term.right }] : [];
+      }
+      if (!ANSWERS[control.function].includes(command)) return [];
+      if (command === 'pitch' || command === 'flap') return [{ surface: surface.id, control, left: 1, right: 1 }];
+      if (command === 'roll') return [{ surface: surface.id, control, left: 1, right: -1 }];
+      const lean = leanOf(surface, control);
+      return lean === 0 ? [] : [{ surface: surface.id, control, left: -lean, right: lean }];
+    }),
+  );
+}
+
+/** +1 where the panel under a control rises outboard, −1 where it falls, 0 where it is level. */
+function leanOf(surface: PlacedSurface, control: Control): number {
+  const middle = ((control.from + control.to) / 2) * developedLength(surface);
+  const rise = Math.sin(surface.panelDihedrals[panelAt(surface, middle)]!);
+  return Math.abs(rise) < 1e-3 ? 0 : Math.sign(rise);
+}
+
+/** Nose-up panel angles of the right half for one radian of a command: the part that is alike on both sides, and the opposite one. */
+export interface CommandAngles {
+  readonly even: Float64Array;
+  readonly odd: Float64Array;
+  readonly hasEven: boolean;
+  readonly hasOdd: boolean;
+}
+
+export function commandAngles(lattice: Lattice, mix: readonly MixTerm[]): CommandAngles {
+  const even = new Float64Array(lattice.panels);
+  const odd = new Float64Array(lattice.panels);
+  let hasEven = false;
+  let hasOdd = false;
+  for (const { surface, control, left, right } of mix) {
+    const surfaceIndex = lattice.surfaces.findIndex(({ id }) => id === surface);
+    const placed = lattice.surfaces[surfaceIndex]!;
+    const controlIndex = placed.source.controls.findIndex(({ id }) => id === control.id);
+    const angles = controlDeflection(lattice, surfaceIndex, controlIndex);
+    const evenGain = placed.mirrored ? (left + right) / 2 : 0;
+    const oddGain = placed.mirrored ? (right - left) / 2 : right;
+    hasEven ||= evenGain !== 0;
+    hasOdd ||= oddGain !== 0;
+    for (let i = 0; i < angles.length; i++) {
+      even[i]! += evenGain * angles[i]!;
+      odd[i]! += oddGain * angles[i]!;
+    }
+  }
+  return { even, odd, hasEven, hasOdd };
+}
+
+/** Travel of a command: how far it can go before the first control meets its stop [rad]. */
+export function commandTravel(mix: readonly MixTerm[]): { up: number; down: number } {
+  const travel = { up: Infinity, down: Infinity };
+  for (const { control, left, right } of mix) {
+    for (const gain of [left, right]) {
+      if (gain === 0) continue;
+      const towardsUp = gain > 0 ? control.throwUp : control.throwDown;
+      const towardsDown = gain > 0 ? control.throwDown : control.throwUp;
+      travel.up = Math.min(travel.up, (towardsUp * Math.PI) / 180 / Math.abs(gain));
+      travel.down = Math.min(travel.down, (towardsDown * Math.PI) / 180 / Math.abs(gain));
+    }
+  }
+  return mix.length === 0 ? { up: 0, down: 0 } : travel;
+}

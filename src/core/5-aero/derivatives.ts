@@ -1,0 +1,180 @@
+import type { Vector3 } from '@/core/1-base/units/convert';
+import type { AeroModel } from './aeroModel';
+import { longitudinal } from './aeroModel';
+import type { CommandAngles } from './commands';
+import { combineCases, controlCase, type FlowCase, solveCase, STILL_AIR, unitCase } from './flowCase';
+import { addLoads, type Load, loadChange, loadChangeBySurface, scaleLoad } from './forces';
+
+/**
+ * Derivatives about a trimmed state, in body axes (datum axes), about a given
+ * point. Per radian; pitch rate made dimensionless by c̄/2V, roll and yaw rate
+ * by b/2V. Lift is the only one in wind axes.
+ * Signs: sideslip positive with wind from the right; roll positive right wing
+ * down; yaw positive nose right; pitch positive nose up; side force positive
+ * to the right; commands positive to the right or trailing edge down.
+ */
+export interface PitchDerivatives {
+  readonly liftSlope: number;
+  readonly momentSlope: number;
+  /** x of the point about which the moment does not change with angle of attack [m]. */
+  readonly neutralPoint: number;
+  readonly liftFromPitchRate: number;
+  readonly pitchDamping: number;
+  readonly liftFromElevator: number | null;
+  readonly momentFromElevator: number | null;
+}
+
+export interface LateralDerivatives {
+  readonly sideForceSlope: number;
+  readonly dihedralEffect: number;
+  readonly yawStiffness: number;
+  readonly sideForceFromRollRate: number;
+  readonly rollDamping: number;
+  readonly yawFromRollRate: number;
+  readonly sideForceFromYawRate: number;
+  readonly rollFromYawRate: number;
+  readonly yawDamping: number;
+  readonly roll: ControlDerivatives | null;
+  readonly yaw: ControlDerivatives | null;
+}
+
+export interface ControlDerivatives {
+  readonly sideForce: number;
+  readonly roll: number;
+  readonly yaw: number;
+}
+
+export function pitchDerivatives(model: AeroModel, alpha: number, command: number, about: Vector3): PitchDerivatives {
+  const { reference, matrices, extra } = model;
+  const state = model.stateAt(alpha, command);
+  // d/dα of cos α · level + sin α · rising is the same state a quarter turn on.
+  const byAlpha = addLoads([
+    loadChange(matrices, state, model.stateAt(alpha + Math.PI / 2, command), about),
+    extra.perAlpha(alpha, about),
+  ]);
+  const total = model.loadAt(alpha, command, about);
+  const slope = longitudinal(byAlpha, alpha, reference);
+  const drag = longitudinal(total, alpha, reference).drag;
+  const rate = pitchRateCase(model, about, command);
+  const byRate = addLoads([loadChange(matrices, state, rate, about), extra.perPitchRate(about)]);
+  const perRate = longitudinal(scaleLoad(byRate, 2 / reference.meanChord), alpha, reference);
+  const elevator = model.pitch.hasEven ? elevatorChange(model, state, alpha, about) : null;
+  return {
+    // Turning the wind axes with α adds −C_D to the lift slope.
+    liftSlope: slope.lift - drag,
+    momentSlope: slope.moment,
+    neutralPoint: about[0] - byAlpha.moment[1] / byAlpha.force[2],
+    liftFromPitchRate: perRate.lift,
+    pitchDamping: perRate.moment,
+    liftFromElevator: elevator?.lift ?? null,
+    momentFromElevator: elevator?.moment ?? null,
+  };
+}
+
+function elevatorChange(model: AeroModel, state: FlowCase, alpha: number, about: Vector3) {
+  const step = combineCases([[Math.cos(alpha), model.commanded!]]);
+  return longitudinal(loadChange(model.matrices, state, step, about), alpha, model.reference);
+}
+
+/** x of the point about which the moment does not change with angle of attack, and nothing else [m]. */
+export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3): number {
+  const { matrices, extra } = model;
+  const byAlpha = addLoads([
+    loadChange(matrices, model.stateAt(alpha, 0), model.stateAt(alpha + Math.PI / 2, 0), about),
+    extra.perAlpha(alpha, about),
+  ]);
+  return about[0] - byAlpha.moment[1] / byAlpha.force[2];
+}
+
+/** Angles that meet the forward speed: drawn ones and the command. */
+function flownAngles(model: AeroModel, command: number): Float64Array {
+  return model.angles.map((angle, i) => angle + command * model.pitch.even[i]!);
+}
+
+function pitchRateCase(model: AeroModel, about: Vector3, command: number): FlowCase {
+  return solveCase(model.matrices, {
+    parity: 'symmetric',
+    onset: { linear: [0, 0, 0], turn: [0, 1, 0], about },
+    angles: flownAngles(model, command),
+  });
+}
+
+export interface LateralCases {
+  readonly sideslip: FlowCase;
+  readonly rollRate: FlowCase;
+  readonly yawRate: FlowCase;
+}
+
+/** The three lateral disturbances at unit β, p/V and r/V. */
+export function lateralCases(model: AeroModel, command: number, about: Vector3): LateralCases {
+  const { matrices } = model;
+  const parity = 'antisymmetric';
+  const sideslip = unitCase(matrices, 'sideslip', { parity, onset: { ...STILL_AIR, linear: [0, -1, 0] } });
+  const rolling = unitCase(matrices, 'rolling', { parity, onset: { ...STILL_AIR, turn: [-1, 0, 0] } });
+  return {
+    sideslip,
+    // Rolling about a line at height z is rolling about the datum and slipping by −z.
+    rollRate: combineCases([
+      [1, rolling],
+      [-about[2], sideslip],
+    ]),
+    // One half wing meets the air faster, so the angles as flown matter.
+    yawRate: solveCase(matrices, {
+      parity,
+      onset: { linear: [0, 0, 0], turn: [0, 0, -1], about },
+      angles: flownAngles(model, command),
+    }),
+  };
+}
+
+export interface LateralInput {
+  readonly alpha: number;
+  readonly command: number;
+  readonly about: Vector3;
+  readonly roll: CommandAngles;
+  readonly yaw: CommandAngles;
+}
+
+export function lateralDerivatives(model: AeroModel, input: LateralInput): LateralDerivatives {
+  const { reference, matrices, extra } = model;
+  const { about, alpha, command } = input;
+  const state = model.stateAt(alpha, command);
+  const cases = lateralCases(model, command, about);
+  const coefficients = (load: Load): ControlDerivatives => ({
+    sideForce: (2 * load.force[1]) / reference.area,
+    roll: (-2 * load.moment[0]) / (reference.area * reference.span),
+    yaw: (-2 * load.moment[2]) / (reference.area * reference.span),
+  });
+  const change = (flow: FlowCase) => loadChange(matrices, state, flow, about);
+  const perRate = 2 / reference.span;
+  const bySlip = coefficients(addLoads([change(cases.sideslip), extra.perBeta(about)]));
+  const byRoll = coefficients(scaleLoad(change(cases.rollRate), perRate));
+  const byYaw = coefficients(scaleLoad(addLoads([change(cases.yawRate), extra.perYawRate(about)]), perRate));
+  const byCommand = (angles: CommandAngles) =>
+    angles.hasOdd ? coefficients(change(oddControlCase(model, angles, alpha))) : null;
+  return {
+    sideForceSlope: bySlip.sideForce,
+    dihedralEffect: bySlip.roll,
+    yawStiffness: bySlip.yaw,
+    sideForceFromRollRate: byRoll.sideForce,
+    rollDamping: byRoll.roll,
+    yawFromRollRate: byRoll.yaw,
+    sideForceFromYawRate: byYaw.sideForce,
+    rollFromYawRate: byYaw.roll,
+    yawDamping: byYaw.yaw,
+    roll: byCommand(input.roll),
+    yaw: byCommand(input.yaw),
+  };
+}
+
+/** Flow of one radian of a command's opposite part. */
+export function oddControlCase(model: AeroModel, { odd }: CommandAngles, alpha: number): FlowCase {
+  return combineCases([[Math.cos(alpha), controlCase(model.matrices, 'antisymmetric', odd)]]);
+}
+
+/** Yaw stiffness and side force by surface, to say which one carries them. */
+export function sideslipShares(model: AeroModel, input: LateralInput): Load[] {
+  const state = model.stateAt(input.alpha, input.command);
+  const { sideslip } = lateralCases(model, input.command, input.about);
+  return loadChangeBySurface(model.matrices, state, sideslip, input.about);
+}

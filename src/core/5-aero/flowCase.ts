@@ -1,0 +1,187 @@
+import type { Vector3 } from '@/core/1-base/units/convert';
+import type { InfluenceMatrices } from './influence';
+import { dotRow, solveFactored } from './luFactors';
+
+/**
+ * Air that streams past before the surfaces disturb it, at unit flight speed:
+ * V(r) = linear − turn × (r − about). `turn` is the rotation of the aircraft in
+ * document axes [rad/m at unit speed]: roll rate p is −x, pitch rate q is +y,
+ * yaw rate r is −z.
+ */
+export interface Onset {
+  readonly linear: Vector3;
+  readonly turn: Vector3;
+  readonly about: Vector3;
+}
+
+export type Parity = 'symmetric' | 'antisymmetric';
+
+/** A solved unit case, or a linear combination of such: right half only. */
+export interface FlowCase {
+  readonly parity: Parity;
+  readonly circulation: Float64Array;
+  readonly onset: Onset;
+  /** Onset plus induced velocity at the force points. */
+  readonly u: Float64Array;
+  readonly v: Float64Array;
+  readonly w: Float64Array;
+  /** The same across the chord at the middle of every piece of a leg on the board, edge by edge. */
+  readonly legV: Float64Array;
+  readonly legW: Float64Array;
+}
+
+export const STILL_AIR: Onset = { linear: [0, 0, 0], turn: [0, 0, 0], about: [0, 0, 0] };
+
+export function onsetAt({ linear, turn, about }: Onset, x: number, y: number, z: number): Vector3 {
+  const dx = x - about[0];
+  const dy = y - about[1];
+  const dz = z - about[2];
+  return [
+    linear[0] - (turn[1] * dz - turn[2] * dy),
+    linear[1] - (turn[2] * dx - turn[0] * dz),
+    linear[2] - (turn[0] * dy - turn[1] * dx),
+  ];
+}
+
+/** What a unit case prescribes. */
+export interface CaseInput {
+  readonly parity: Parity;
+  readonly onset: Onset;
+  /** Nose-up angle of each panel that meets the x component of the onset; none means flat. */
+  readonly angles?: Float64Array;
+  /** Extra nose-up angle of each panel met by unit speed, such as a control deflection. */
+  readonly extraAngles?: Float64Array;
+}
+
+/** Solves one case with the factors at hand and returns it with its velocities. */
+export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
+  const circulation = solveFactored(halfOf(matrices, input.parity).factors, normalOnset(matrices, input));
+  return withVelocities(matrices, input.parity, circulation, input.onset);
+}
+
+/** Solves a case that depends on nothing but the lattice and what `key` says, or takes it from before. */
+export function unitCase(matrices: InfluenceMatrices, key: string, input: CaseInput, withoutTail = false): FlowCase {
+  const known = matrices.unitCases.get(key) as FlowCase | undefined;
+  if (known) return known;
+  const solved = withoutTail ? solveCaseWithoutTail(matrices, input) : solveCase(matrices, input);
+  matrices.unitCases.set(key, solved);
+  return solved;
+}
+
+/** A unit of a control: its key holds every angle that is not nought, so a moved hinge is another case. */
+export function controlCase(matrices: InfluenceMatrices, parity: Parity, extraAngles: Float64Array): FlowCase {
+  let key = `${parity}:`;
+  for (let i = 0; i < extraAngles.length; i++) if (extraAngles[i] !== 0) key += `${i}=${extraAngles[i]},`;
+  return unitCase(matrices, key, { parity, onset: STILL_AIR, extraAngles });
+}
+
+/** The same case for the aircraft without its tail: the tail's panels carry nothing. */
+export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
+  const { factors } = halfOf(matrices, input.parity);
+  const circulation = new Float64Array(factors.size);
+  circulation.set(solveFactored(factors, normalOnset(matrices, input), factors.block));
+  return withVelocities(matrices, input.parity, circulation, input.onset);
+}
+
+function halfOf(matrices: InfluenceMatrices, parity: Parity) {
+  return parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+}
+
+function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extraAngles }: CaseInput): Float64Array {
+  const { lattice } = matrices;
+  const count = lattice.cells.count;
+  const right = new Float64Array(lattice.panels);
+  // Along the chord the onset changes linearly: two points of a strip say it all.
+  lattice.strips.forEach((strip, stripIndex) => {
+    const first = stripIndex * count;
+    if (parity === 'symmetric' && !lattice.doubled[first]) return;
+    const [u, v, w] = onsetAt(onset, strip.m.x, strip.m.y, strip.m.z);
+    const [endU, endV, endW] = onsetAt(onset, strip.m.x + strip.m.chord, strip.m.y, strip.m.z);
+    const normal = w * strip.tangentY - v * strip.tangentZ;
+    const change = endW * strip.tangentY - endV * strip.tangentZ - normal;
+    for (let k = 0; k < count; k++) {
+      const i = first + k;
+      const along = lattice.cells.control[k]!;
+      const speed = u + along * (endU - u);
+      right[i] = -(speed * (angles?.[i] ?? 0) + (extraAngles?.[i] ?? 0) + normal + along * change);
+    }
+  });
+  return right;
+}
+
+function withVelocities(
+  matrices: InfluenceMatrices,
+  parity: Parity,
+  circulation: Float64Array,
+  onset: Onset,
+): FlowCase {
+  const n = matrices.lattice.panels;
+  const { bound } = halfOf(matrices, parity);
+  const u = new Float64Array(n);
+  const v = new Float64Array(n);
+  const w = new Float64Array(n);
+  // Where left and right are equal, fins on the centre line carry nothing.
+  const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
+  for (let i = 0; i < n; i++) {
+    const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
+    u[i] = ou + dotRow(bound.u, i * n, circulation, from, n);
+    v[i] = ov + dotRow(bound.v, i * n, circulation, from, n);
+    w[i] = ow + dotRow(bound.w, i * n, circulation, from, n);
+  }
+  return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, parity, circulation, onset) };
+}
+
+function legVelocities(
+  { field, lattice, symmetric, antisymmetric }: InfluenceMatrices,
+  parity: Parity,
+  circulation: Float64Array,
+  onset: Onset,
+): Pick<FlowCase, 'legV' | 'legW'> {
+  const { legs } = parity === 'symmetric' ? symmetric : antisymmetric;
+  const { count } = lattice.cells;
+  const n = lattice.panels;
+  const from = parity === 'symmetric' ? lattice.centrePanels : 0;
+  const legV = new Float64Array(field.edges * count);
+  const legW = new Float64Array(field.edges * count);
+  for (let edge = 0; edge < field.edges; edge++) {
+    for (let k = 0; k < count; k++) {
+      const piece = edge * count + k;
+      const [, v, w] = onsetAt(onset, field.pieceX[piece]!, field.edgeY[edge]!, field.edgeZ[edge]!);
+      legV[piece] = v + (legs ? dotRow(legs.v, piece * n, circulation, from, n) : 0);
+      legW[piece] = w + (legs ? dotRow(legs.w, piece * n, circulation, from, n) : 0);
+    }
+  }
+  return { legV, legW };
+}
+
+/** Weighted sum of cases of one parity that turn about the same point. */
+export function combineCases(parts: readonly (readonly [number, FlowCase])[]): FlowCase {
+  const first = parts[0]![1];
+  const sum = (pick: (part: FlowCase) => Float64Array) => {
+    const total = new Float64Array(pick(first).length);
+    for (const [weight, part] of parts) {
+      const values = pick(part);
+      for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;
+    }
+    return total;
+  };
+  const sumVector = (pick: (onset: Onset) => Vector3): Vector3 => {
+    const total: [number, number, number] = [0, 0, 0];
+    for (const [weight, part] of parts) pick(part.onset).forEach((value, axis) => (total[axis]! += weight * value));
+    return total;
+  };
+  return {
+    parity: first.parity,
+    circulation: sum((part) => part.circulation),
+    onset: {
+      linear: sumVector((o) => o.linear),
+      turn: sumVector((o) => o.turn),
+      about: first.onset.about,
+    },
+    u: sum((part) => part.u),
+    v: sum((part) => part.v),
+    w: sum((part) => part.w),
+    legV: sum((part) => part.legV),
+    legW: sum((part) => part.legW),
+  };
+}

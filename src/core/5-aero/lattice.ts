@@ -1,0 +1,169 @@
+import { metresFromMillimetres } from '@/core/1-base/units/convert';
+import { camberLine, contourOf } from '@/core/3-shape/section/contour';
+import { alignFins } from './alignFins';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
+import { findJunctions } from './junctions';
+import { cutStrips, type Strip } from './strips';
+
+/** How finely a lattice is cut. */
+export interface Grid {
+  /** Strips on the longest surface, root to tip; shorter ones get fewer. */
+  readonly strips: number;
+  readonly chordwise: number;
+}
+
+/** Chosen by the convergence study in docs/validation.md. */
+export const DEFAULT_GRID: Grid = { strips: 18, chordwise: 5 };
+
+/** While something is dragged: half the panels, neutral points within half a percent of the chord of the default grid. */
+export const QUICK_GRID: Grid = { strips: 12, chordwise: 4 };
+
+/** Least strips on a surface, however short. */
+const LEAST_STRIPS = 6;
+
+/**
+ * Vortices and control points of the right half of an aircraft, SI. Panel p
+ * belongs to strip p / chordwise; panels of a strip run from nose to tail.
+ * Upright centre surfaces come first, so that the problem in which left and
+ * right are equal, where they carry nothing, skips them; surfaces that count as
+ * tail come last, so that the aircraft without tail is the leading block.
+ */
+export interface Lattice {
+  readonly surfaces: readonly PlacedSurface[];
+  readonly strips: readonly Strip[];
+  readonly cells: ChordwiseCells;
+  readonly panels: number;
+  /** Panels before the first one of the tail. */
+  readonly panelsWithoutTail: number;
+  /** Leading panels of upright centre surfaces. */
+  readonly centrePanels: number;
+  /** First strip of each surface, and one more at the end. */
+  readonly firstStrip: readonly number[];
+  /** Panels of mirrored surfaces are doubled by their image, those of upright centre surfaces are not. */
+  readonly doubled: Uint8Array;
+  /** 1 for pairs of surfaces that meet, and for each surface with itself; row by row. */
+  readonly joined: Uint8Array;
+}
+
+const TAIL_ROLES = new Set(['tailplane', 'vTail', 'canard']);
+
+export function isTail({ role }: PlacedSurface): boolean {
+  return TAIL_ROLES.has(role);
+}
+
+/** Cuts all surfaces into one lattice. Order: fins on the centre line, everything else but the tail, the tail. */
+export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFAULT_GRID): Lattice {
+  const place = (surface: PlacedSurface) => (isTail(surface) ? 2 : surface.mirrored ? 1 : 0);
+  const surfaces = alignFins(placed.toSorted((p, q) => place(p) - place(q)));
+  const longest = Math.max(...surfaces.map(developedLength));
+  const junctions = findJunctions(surfaces);
+  const joined = new Uint8Array(surfaces.length ** 2);
+  surfaces.forEach((_, index) => (joined[index * surfaces.length + index] = 1));
+  for (const { joining, met } of junctions) {
+    joined[joining * surfaces.length + met] = 1;
+    joined[met * surfaces.length + joining] = 1;
+  }
+  const strips: Strip[] = [];
+  const firstStrip: number[] = [];
+  let stripsWithoutTail = 0;
+  let centreStrips = 0;
+  surfaces.forEach((surface, index) => {
+    firstStrip.push(strips.length);
+    const share = Math.sqrt(developedLength(surface) / longest);
+    const count = Math.max(Math.min(LEAST_STRIPS, grid.strips), Math.round(grid.strips * share));
+    strips.push(
+      ...cutStrips(
+        surface,
+        index,
+        count,
+        junctions.filter(({ met }) => met === index).map(({ distance }) => distance),
+      ),
+    );
+    if (place(surface) === 0) centreStrips = strips.length;
+    if (!isTail(surface)) stripsWithoutTail = strips.length;
+  });
+  firstStrip.push(strips.length);
+  const cells = chordwiseCells(grid.chordwise);
+  const panels = strips.length * cells.count;
+  const doubled = new Uint8Array(panels);
+  strips.forEach((strip, index) => {
+    if (surfaces[strip.surface]!.mirrored) doubled.fill(1, index * cells.count, (index + 1) * cells.count);
+  });
+  return {
+    surfaces,
+    strips,
+    cells,
+    panels,
+    panelsWithoutTail: stripsWithoutTail * cells.count,
+    centrePanels: centreStrips * cells.count,
+    firstStrip,
+    doubled,
+    joined,
+  };
+}
+
+/** Nose-up angle of every panel from camber and twist of one surface, or of all; incidence left out [rad]. */
+export function camberAndTwist(lattice: Lattice): Float64Array {
+  const angles = new Float64Array(lattice.panels);
+  const terms = lattice.cells.count;
+  lattice.surfaces.forEach((surface, index) => {
+    const series = surface.stations.map(({ section, chord }) => {
+      const contour = contourOf(section, chord * 1000);
+      return camberSlopeSeries(contour.x, camberLine(contour), terms);
+    });
+    forStrips(lattice, index, (strip, first) => {
+      for (let k = 0; k < terms; k++) {
+        const inner = slopeAt(lattice.cells, series[strip.panel]!, k);
+        const outer = slopeAt(lattice.cells, series[strip.panel + 1]!, k);
+        angles[first + k] = strip.twist - (inner + (outer - inner) * strip.within);
+      }
+    });
+  });
+  return angles;
+}
+
+/** One on the panels of a surface, nought elsewhere: a unit of its incidence. */
+export function surfaceMask(lattice: Lattice, surfaceIndex: number): Float64Array {
+  const mask = new Float64Array(lattice.panels);
+  const count = lattice.cells.count;
+  mask.fill(1, lattice.firstStrip[surfaceIndex]! * count, lattice.firstStrip[surfaceIndex + 1]! * count);
+  return mask;
+}
+
+/** Nose-up angle of every panel when a control turns trailing edge down by one radian. */
+export function controlDeflection(lattice: Lattice, surfaceIndex: number, controlIndex: number): Float64Array {
+  const angles = new Float64Array(lattice.panels);
+  const surface = lattice.surfaces[surfaceIndex]!;
+  const control = surface.source.controls[controlIndex]!;
+  const length = developedLength(surface);
+  const terms = lattice.cells.count;
+  forStrips(lattice, surfaceIndex, (strip, first) => {
+    const share = strip.middle / length;
+    if (share < control.from || share > control.to) return;
+    const along = (share - control.from) / (control.to - control.from);
+    const hinge = control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * along;
+    const series = control.allMoving ? null : hingeSlopeSeries(hinge, terms);
+    for (let k = 0; k < terms; k++) {
+      angles[first + k] = series ? -slopeAt(lattice.cells, series, k) : 1;
+    }
+  });
+  return angles;
+}
+
+/** Visits the strips of one surface with the index of their first panel. */
+export function forStrips(
+  lattice: Lattice,
+  surfaceIndex: number,
+  visit: (strip: Strip, firstPanel: number, stripIndex: number) => void,
+): void {
+  for (let index = lattice.firstStrip[surfaceIndex]!; index < lattice.firstStrip[surfaceIndex + 1]!; index++) {
+    visit(lattice.strips[index]!, index * lattice.cells.count, index);
+  }
+}
+
+/** Smallest chord of a lattice [m], for tolerances that scale with the model. */
+export function smallestChord(lattice: Lattice): number {
+  return Math.min(...lattice.strips.map(({ m }) => m.chord), metresFromMillimetres(1e6));
+}

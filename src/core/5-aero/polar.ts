@@ -1,0 +1,207 @@
+import type { Vector3 } from '@/core/1-base/units/convert';
+import { type Air, GRAVITY } from './atmosphere';
+import type { AeroModel } from './aeroModel';
+import { combineCases, type FlowCase } from './flowCase';
+import { farField, stripLifts } from './farField';
+import { trim, type TrimResult } from './trim';
+import { type SectionData, sectionDataOf, type SectionShape, shapeOf } from '@/core/3-shape/section/lowReynolds';
+import type { SectionKind } from '@/core/2-document/schema/section';
+
+/**
+ * The trimmed aircraft at any lift coefficient: circulations between two exact
+ * trims are linear in C_L (the loads are quadratic only through drag), so one
+ * pair serves the whole polar.
+ */
+export interface TrimmedLine {
+  /** Lift coefficient of every strip. */
+  readonly stripLiftsAt: (lift: number) => Float64Array;
+  /** Induced drag coefficient: a quadratic in lift, through three exact points. */
+  readonly inducedAt: (lift: number) => number;
+}
+
+const LOW_LIFT = 0.2;
+const HIGH_LIFT = 0.8;
+
+export function trimmedLine(model: AeroModel, about: Vector3): TrimmedLine | { readonly reason: string } {
+  const low = trim(model, { lift: LOW_LIFT, about });
+  const high = trim(model, { lift: HIGH_LIFT, about });
+  if (!low.ok) return { reason: low.reason };
+  if (!high.ok) return { reason: high.reason };
+  const state = ({ state: { alpha, elevator } }: Extract<TrimResult, { ok: true }>) =>
+    model.stateAt(alpha, elevator ?? 0);
+  const [a, b] = [state(low), state(high)];
+  const [atLow, atHigh] = [a, b].map((flow) => stripLifts(model.matrices, flow));
+  const induced = (flow: FlowCase) => (2 * farField(model.matrices, flow).drag) / model.reference.area;
+  const middle = induced(
+    combineCases([
+      [0.5, a],
+      [0.5, b],
+    ]),
+  );
+  const [first, last] = [induced(a), induced(b)];
+  const share = (lift: number) => (lift - LOW_LIFT) / (HIGH_LIFT - LOW_LIFT);
+  return {
+    stripLiftsAt: (lift) => atLow!.map((value, index) => value + share(lift) * (atHigh![index]! - value)),
+    inducedAt: (lift) => {
+      const t = share(lift);
+      return first * (1 - t) * (1 - 2 * t) + 4 * middle * t * (1 - t) + last * t * (2 * t - 1);
+    },
+  };
+}
+
+/** Section shape of every strip, between its inboard and outboard station. */
+export interface StripSection {
+  readonly kind: SectionKind;
+  readonly shape: SectionShape;
+  readonly chord: number;
+}
+
+export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
+  const { lattice } = model;
+  const shapes = lattice.surfaces.map(({ stations }) =>
+    stations.map(({ section, chord }) => shapeOf(section, chord * 1000)),
+  );
+  return lattice.strips.map((strip) => {
+    const inner = shapes[strip.surface]![strip.panel]!;
+    const outer = shapes[strip.surface]![strip.panel + 1]!;
+    const between = (key: keyof SectionShape) => inner[key] + (outer[key] - inner[key]) * strip.within;
+    return {
+      kind: lattice.surfaces[strip.surface]!.stations[strip.panel]!.section.kind,
+      shape: {
+        camber: between('camber'),
+        thicknessRatio: between('thicknessRatio'),
+        thicknessPosition: between('thicknessPosition'),
+      },
+      chord: strip.m.chord,
+    };
+  });
+}
+
+/** Section data of every strip at a speed. */
+export function stripData(sections: readonly StripSection[], air: Air, speed: number): SectionData[] {
+  return sections.map(({ kind, shape, chord }) =>
+    sectionDataOf(kind, shape, (air.density * speed * chord) / air.viscosity),
+  );
+}
+
+export interface DragParts {
+  readonly induced: number;
+  readonly profile: number;
+  readonly parasite: number;
+  readonly total: number;
+  readonly spanEfficiency: number | null;
+}
+
+/** Roughness, joints, gaps and interference on top of clean strips. Stated, not hidden. */
+export const INTERFERENCE_FACTOR = 1.1;
+
+export interface PolarInput {
+  readonly model: AeroModel;
+  readonly line: TrimmedLine;
+  readonly sections: readonly StripSection[];
+  readonly air: Air;
+  readonly mass: number;
+  /** Drag area of bodies and drag items [m²]. */
+  readonly dragArea: number;
+}
+
+export function liftCoefficientAt(
+  { model, air, mass }: Pick<PolarInput, 'model' | 'air' | 'mass'>,
+  speed: number,
+): number {
+  return (2 * mass * GRAVITY) / (air.density * speed ** 2 * model.reference.area);
+}
+
+/** Drag coefficients in level flight at a speed: C_D = C_Di + F (Σ c_d S_strip/S) + ΣC_D S_item/S. */
+export function dragAt(input: PolarInput, speed: number): DragParts {
+  const { model, line, sections, air } = input;
+  const lift = liftCoefficientAt(input, speed);
+  const data = stripData(sections, air, speed);
+  return sumDrag(model, {
+    lift,
+    lifts: line.stripLiftsAt(lift),
+    induced: line.inducedAt(lift),
+    data,
+    dragArea: input.dragArea,
+  });
+}
+
+/** The same at any state, trimmed or not. */
+export function dragOf(
+  model: AeroModel,
+  state: FlowCase,
+  data: readonly SectionData[] | null,
+  lift: number,
+  dragArea: number,
+): DragParts {
+  const induced = (2 * farField(model.matrices, state).drag) / model.reference.area;
+  return sumDrag(model, { lift, lifts: stripLifts(model.matrices, state), induced, data, dragArea });
+}
+
+interface DragInput {
+  readonly lift: number;
+  readonly lifts: Float64Array;
+  readonly induced: number;
+  readonly data: readonly SectionData[] | null;
+  readonly dragArea: number;
+}
+
+function sumDrag({ reference, lattice }: AeroModel, { lift, lifts, induced, data, dragArea }: DragInput): DragParts {
+  let profile = 0;
+  data?.forEach(({ leastDrag, dragGrowth, bestLift }, index) => {
+    const strip = lattice.strips[index]!;
+    const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
+    const drag = leastDrag + dragGrowth * (lifts[index]! - bestLift) ** 2;
+    profile += (sides * drag * strip.width * strip.m.chord) / reference.area;
+  });
+  profile *= INTERFERENCE_FACTOR;
+  const parasite = dragArea / reference.area;
+  return {
+    induced,
+    profile,
+    parasite,
+    total: induced + profile + parasite,
+    spanEfficiency: induced > 1e-9 ? lift ** 2 / (Math.PI * reference.aspectRatio * induced) : null,
+  };
+}
+
+export interface PolarPoint {
+  readonly speed: number;
+  readonly lift: number;
+  readonly drag: number;
+  /** Sinking speed [m/s] and glide ratio without power. */
+  readonly sink: number;
+  readonly glideRatio: number;
+}
+
+/** The glide polar from stall speed up to three times that, and its two best points. */
+export function glidePolar(input: PolarInput, stallSpeed: number) {
+  const point = (speed: number): PolarPoint => {
+    const lift = liftCoefficientAt(input, speed);
+    const drag = dragAt(input, speed).total;
+    return { speed, lift, drag, sink: (speed * drag) / lift, glideRatio: lift / drag };
+  };
+  const count = 25;
+  const points = Array.from({ length: count }, (_, i) => point(stallSpeed * (1 + (2 * i) / (count - 1)) * 1.001));
+  const bestOf = (value: (p: PolarPoint) => number): PolarPoint => {
+    const index = points.reduce((best, p, i) => (value(p) > value(points[best]!) ? i : best), 0);
+    if (index === 0 || index === count - 1) return points[index]!;
+    return point(vertex(points.slice(index - 1, index + 2).map((p) => [p.speed, value(p)] as const)));
+  };
+  return {
+    points,
+    bestGlide: bestOf(({ glideRatio }) => glideRatio),
+    minimumSink: bestOf(({ sink }) => -sink),
+  };
+}
+
+/** Summit of the parabola through three points at equal steps. */
+function vertex(three: readonly (readonly [number, number])[]): number {
+  const [[x0, y0], [x1, y1], [, y2]] = three as [
+    readonly [number, number],
+    readonly [number, number],
+    readonly [number, number],
+  ];
+  const bend = y0 - 2 * y1 + y2;
+  return bend === 0 ? x1 : x1 + ((x1 - x0) * (y0 - y2)) / (2 * bend);
+}

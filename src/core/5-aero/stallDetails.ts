@@ -1,0 +1,102 @@
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import type { AeroModel } from './aeroModel';
+import { stripLifts } from './farField';
+import { controlCase } from './flowCase';
+import { forStrips } from './lattice';
+import type { StallStrip } from './stall';
+
+/**
+ * What a plain flap of about a quarter chord adds to the greatest lift of its
+ * section when turned by 20° or more; less in proportion below. Model
+ * Reynolds numbers, ±0.15. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5.
+ */
+export const DROOPED_EXTRA_LIFT = 0.45;
+const FULL_DROOP = (20 * Math.PI) / 180;
+
+export const droopedExtraLift = (droop: number): number => DROOPED_EXTRA_LIFT * Math.min(1, droop / FULL_DROOP);
+
+/** Turn of a plain flap [°] against the share of its linear lift that is left. Source: Hoak & Finck, USAF Stability and Control Datcom, section 6.1.1.1; ±10 %. */
+const HOLD: readonly (readonly [number, number])[] = [
+  [0, 1],
+  [12, 1],
+  [25, 0.75],
+  [35, 0.62],
+  [60, 0.47],
+];
+
+/** Share of the linear lift that a plain flap keeps at a deflection [rad]. */
+export function flapHold(deflection: number): number {
+  const degrees = Math.min(60, (Math.abs(deflection) * 180) / Math.PI);
+  const after = HOLD.findIndex(([angle]) => angle >= degrees);
+  if (after <= 0) return 1;
+  const [from, high] = HOLD[after - 1]!;
+  const [to, low] = HOLD[after]!;
+  return high + ((low - high) * (degrees - from)) / (to - from);
+}
+
+/** Inboard of this share of the half span a stall drops the nose rather than a wing. */
+const INBOARD = 0.6;
+const MOST_WASHOUT = (10 * Math.PI) / 180;
+const WASHOUT_STEP = (0.25 * Math.PI) / 180;
+
+/** Lift coefficient left before the stall over the span of the roll controls, when the first strip stalls. */
+export function marginAtRollControls(model: AeroModel, strips: readonly StallStrip[]): number | null {
+  const margins = model.lattice.surfaces.flatMap(({ id, source }) =>
+    source.controls
+      .filter((control) => ['aileron', 'elevon', 'flaperon'].includes(control.function))
+      .flatMap(({ from, to }) =>
+        strips
+          .filter(({ surface, spanFraction }) => surface === id && spanFraction >= from && spanFraction <= to)
+          .map(({ lift, limit }) => limit - lift),
+      ),
+  );
+  return margins.length > 0 ? Math.min(...margins) : null;
+}
+
+/**
+ * Washout, linear from root to tip and on top of the drawn one, that brings
+ * the first stall inboard of 60 % of the half span at the same lift [rad]; 0
+ * when it starts there already, null when 10° would not do.
+ */
+export function washoutForInboardStall(
+  model: AeroModel,
+  surfaceId: string,
+  strips: readonly StallStrip[],
+  startsAt: number,
+): number | null {
+  if (startsAt <= INBOARD) return 0;
+  const { lattice, matrices, reference } = model;
+  const index = lattice.surfaces.findIndex(({ id }) => id === surfaceId);
+  const length = developedLength(lattice.surfaces[index]!);
+  const linear = new Float64Array(lattice.panels);
+  forStrips(lattice, index, (strip, first) => linear.fill(-strip.middle / length, first, first + lattice.cells.count));
+  const twisted = stripLifts(matrices, controlCase(matrices, 'symmetric', linear));
+  const rising = stripLifts(matrices, model.rising);
+  const wholeLift = (lifts: Float64Array) =>
+    lattice.strips.reduce(
+      (sum, { width, m, tangentY }, i) => sum + (2 * lifts[i]! * width * m.chord * tangentY) / reference.area,
+      0,
+    );
+  // At the same lift the angle of attack makes up for what the washout takes.
+  const perRadian = twisted.map((value, i) => value - (rising[i]! * wholeLift(twisted)) / wholeLift(rising));
+  const own = strips.flatMap((strip) => {
+    const at = lattice.strips.findIndex(
+      (candidate) => candidate.surface === index && Math.abs(candidate.middle / length - strip.spanFraction) < 1e-9,
+    );
+    return strip.surface === surfaceId && at >= 0 ? [{ ...strip, change: perRadian[at]! }] : [];
+  });
+  for (let washout = WASHOUT_STEP; washout <= MOST_WASHOUT; washout += WASHOUT_STEP) {
+    const first = own.reduce((a, b) =>
+      b.limit - b.lift - washout * b.change < a.limit - a.lift - washout * a.change ? b : a,
+    );
+    if (first.spanFraction <= INBOARD) return washout;
+  }
+  return null;
+}
+
+/** Lift coefficient at which each lifting surface would stall first, were the others to hold: the smallest leads. */
+export function stallOrder(strips: readonly StallStrip[]): Record<string, number> {
+  const order: Record<string, number> = {};
+  for (const { surface, lift, limit } of strips) order[surface] = Math.min(order[surface] ?? Infinity, limit - lift);
+  return order;
+}

@@ -1,0 +1,39 @@
+import { input, inputWhenKnown, SECTION_DRAG_BAND, type Working } from '../working';
+
+interface Values {
+  readonly total: number | null;
+  readonly spanEfficiency: number | null;
+  readonly induced: number | null;
+  readonly profile: number | null;
+}
+
+/** The induced drag alone is known to about two percent. */
+const INDUCED_BAND = 0.02;
+
+export function explainDrag(
+  { total, spanEfficiency, induced, profile }: Values,
+  { aspectRatio, lift }: { readonly aspectRatio: number | null; readonly lift: number },
+): Working[] {
+  if (total === null || spanEfficiency === null) return [];
+  return [
+    {
+      id: 'drag',
+      name: 'Drag coefficient at cruise',
+      symbol: 'C_D',
+      value: total,
+      unit: 'ratio',
+      formula: 'C_D = C_L²/(π A e) + 1.1 Σ c_d S_strip/S + Σ C_D S_item/S',
+      inputs: [
+        input('C_L', 'Lift coefficient', lift, 'ratio'),
+        ...inputWhenKnown('A', 'Aspect ratio', aspectRatio, 'ratio'),
+        input('e', 'Span efficiency', spanEfficiency, 'ratio'),
+        ...inputWhenKnown('C_Di', 'Induced', induced, 'ratio'),
+        ...inputWhenKnown('C_Dp', 'Profile', profile, 'ratio'),
+      ],
+      source: 'Trefftz plane (Katz & Plotkin, section 8.2.2); strips from the section table',
+      range: 'Attached flow',
+      band: (profile === null ? INDUCED_BAND : SECTION_DRAG_BAND.share) * total,
+      bandBecause: SECTION_DRAG_BAND.because,
+    },
+  ];
+}

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import type { Words } from '@/core/1-base/words/phrase';
+import { drag } from '../drag/drag';
+import { numbersGroup } from '../group';
+import { maybe, quantity } from '../keys';
+import { lateral } from '../lateral/lateral';
+import { mass } from '../mass/mass';
+import { pitch } from '../pitch/pitch';
+import { trim } from '../trim/trim';
+import { modesOfDesign } from './modesOfDesign';
+
+const mode = z.object({
+  kind: z.enum(['phugoid', 'shortPeriod', 'dutchRoll', 'roll', 'spiral', 'rollSpiral', 'slow', 'fast']),
+  real: quantity('perSecond', 'Eigenvalue, real part: below nought it dies away'),
+  imaginary: quantity('angularRate', 'Eigenvalue, imaginary part'),
+  period: maybe('time', 'Time of one swing; null when it does not swing'),
+  timeToHalf: maybe('time', 'Time to half, or to double when it grows; null when it does neither'),
+  grows: z.boolean(),
+});
+
+const keys = z.object({ longitudinal: z.array(mode), lateral: z.array(mode) });
+
+/** Small motions about level flight, or why they could not be found. */
+export const motion = numbersGroup(keys, {
+  id: 'motion',
+  title: 'Motion',
+  needs: { mass, trim, pitch, lateral, drag },
+  compute: (solution, needed) => {
+    const modes = modesOfDesign(solution.prepared, needed);
+    return 'because' in modes ? noModes(modes.because) : { ...modes, reasons: {} };
+  },
+  empty: (why) => noModes(why),
+});
+
+const noModes = (because: Words) => ({
+  longitudinal: [],
+  lateral: [],
+  reasons: { longitudinal: because, lateral: because },
+});

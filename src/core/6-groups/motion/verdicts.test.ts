@@ -1,0 +1,49 @@
+import { expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { analyse } from '@/core/analyse';
+import type { Analysis } from '@/core/analyse';
+import type { Mode } from './linearModes';
+import { verdicts } from './verdicts';
+
+const calm = analyse(demoDesign('lagoon-postman'), { without: ['remedies'] });
+const mode = (kind: Mode['kind'], more: Partial<Mode>): Mode => ({
+  kind,
+  real: -1,
+  imaginary: 0,
+  period: null,
+  timeToHalf: 1,
+  grows: false,
+  ...more,
+});
+const words = (change: { yaw?: number; roll?: number; lateral?: Mode[]; longitudinal?: Mode[] }) =>
+  verdicts({
+    lateral: { ...calm.lateral, yawStiffness: change.yaw ?? 0.06, dihedralEffect: change.roll ?? -0.05 },
+    motion: { lateral: change.lateral ?? [], longitudinal: change.longitudinal ?? [], reasons: {} },
+  } as Pick<Analysis, 'lateral' | 'motion'>);
+
+test('a trainer tracks, settles and says why', () => {
+  const list = verdicts(calm);
+  expect(list.map(({ about }) => about)).toEqual(
+    expect.arrayContaining(['yaw', 'roll', 'bank', 'wag', 'nose', 'speed']),
+  );
+  expect(list.find(({ about }) => about === 'yaw')).toMatchObject({ word: 'tracks', isGood: true });
+  expect(list.map(({ because }) => because).join()).not.toMatch(/NaN|null|undefined/);
+});
+
+test.each([
+  [{ yaw: -0.01 }, 'yaw', 'turns away from its path', false],
+  [{ yaw: 0.02 }, 'yaw', 'wanders', false],
+  [{ roll: 0.02 }, 'roll', 'rolls further into a slip', false],
+  [{ lateral: [mode('spiral', { grows: true, timeToHalf: 2 })] }, 'bank', 'spirals in', false],
+  [{ lateral: [mode('spiral', { grows: true, timeToHalf: 12 })] }, 'bank', 'winds in slowly', true],
+  [{ lateral: [mode('spiral', { grows: false, timeToHalf: 4 })] }, 'bank', 'rolls level by itself', true],
+  [{ lateral: [mode('spiral', { timeToHalf: null })] }, 'bank', 'keeps its bank', true],
+  [{ lateral: [mode('dutchRoll', { period: 1, timeToHalf: 5 })] }, 'wag', 'wallows', false],
+  [{ lateral: [mode('dutchRoll', { period: 1, timeToHalf: 0.5 })] }, 'wag', 'settles at once', true],
+  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })] }, 'nose', 'departs', false],
+] as const)('%j: %s %s', (change, about, word, isGood) => {
+  expect(words(change as Parameters<typeof words>[0]).find((verdict) => verdict.about === about)).toMatchObject({
+    word,
+    isGood,
+  });
+});

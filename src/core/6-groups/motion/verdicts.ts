@@ -1,0 +1,119 @@
+import { plain, say, seconds, type Words } from '@/core/1-base/words/phrase';
+import type { ValueOf } from '../group';
+import type { lateral as lateralGroup } from '../lateral/lateral';
+import type { motion as motionGroup } from './motion';
+
+/** What a motion or a stiffness means at the sticks, in a word and a reason. */
+export interface Verdict {
+  readonly about: 'yaw' | 'roll' | 'bank' | 'wag' | 'nose' | 'speed';
+  readonly word: string;
+  readonly because: Words;
+  readonly isGood: boolean;
+}
+
+/** Yaw stiffness per radian: below it wanders, above it turns into every gust (Etkin & Reid, section 3.9). */
+const YAW = { least: 0.03, most: 0.2 } as const;
+/** Bank doubling or halving slower than this is neutral to a pilot [s]. */
+const NEUTRAL_BANK = 20;
+const FAST_SPIRAL = 5;
+const MANY_SWINGS = 3;
+
+const inSeconds = (value: number) => seconds(value, value < 1 ? 2 : value < 10 ? 1 : 0);
+
+/** Directional, roll and pitch behaviour of level flight in plain words; what is not known is left out. */
+export function verdicts({
+  lateral,
+  motion,
+}: {
+  readonly lateral: ValueOf<typeof lateralGroup>;
+  readonly motion: ValueOf<typeof motionGroup>;
+}): Verdict[] {
+  const list: Verdict[] = [];
+  const add = (about: Verdict['about'], word: string, because: Words, isGood: boolean) =>
+    list.push({ about, word, because, isGood });
+  const { yawStiffness, dihedralEffect } = lateral;
+  if (yawStiffness !== null) {
+    const said = say`yaw stiffness ${plain(yawStiffness, 3)} per radian`;
+    if (yawStiffness <= 0) add('yaw', 'turns away from its path', said, false);
+    else if (yawStiffness < YAW.least) add('yaw', 'wanders', said, false);
+    else if (yawStiffness <= YAW.most) add('yaw', 'tracks', said, true);
+    else add('yaw', 'turns into every gust', said, true);
+  }
+  if (dihedralEffect !== null)
+    add(
+      'roll',
+      dihedralEffect < -0.005
+        ? 'rolls upright out of a slip'
+        : dihedralEffect > 0.005
+          ? 'rolls further into a slip'
+          : 'does not mind a slip',
+      say`dihedral effect ${plain(dihedralEffect, 3)} per radian`,
+      dihedralEffect <= 0.005,
+    );
+  const spiral = motion.lateral.find(({ kind }) => kind === 'spiral');
+  if (spiral) {
+    const time = spiral.timeToHalf;
+    if (time === null || time > NEUTRAL_BANK)
+      add(
+        'bank',
+        'keeps its bank',
+        time === null
+          ? 'the spiral stands still'
+          : say`the spiral ${spiral.grows ? 'doubles' : 'halves'} in ${inSeconds(time)}`,
+        true,
+      );
+    else if (!spiral.grows)
+      add('bank', 'rolls level by itself', say`half of a bank is gone in ${inSeconds(time)}`, true);
+    else
+      add(
+        'bank',
+        time < FAST_SPIRAL ? 'spirals in' : 'winds in slowly',
+        say`a bank doubles in ${inSeconds(time)}`,
+        time >= FAST_SPIRAL,
+      );
+  }
+  const wag = motion.lateral.find(({ kind }) => kind === 'dutchRoll');
+  if (wag && wag.period !== null) {
+    const swings = wag.timeToHalf === null ? Infinity : wag.timeToHalf / wag.period;
+    if (wag.grows)
+      add(
+        'wag',
+        'wallows more and more',
+        say`period ${inSeconds(wag.period)}, doubling in ${inSeconds(wag.timeToHalf ?? 0)}`,
+        false,
+      );
+    else
+      add(
+        'wag',
+        swings > MANY_SWINGS ? 'wallows' : swings > 1 ? 'wags its tail and settles' : 'settles at once',
+        Number.isFinite(swings)
+          ? say`half is gone after ${plain(swings, 1)} swings of ${inSeconds(wag.period)}`
+          : say`swings of ${inSeconds(wag.period)} that do not die away`,
+        swings <= MANY_SWINGS,
+      );
+  }
+  const departing = motion.longitudinal.find(({ grows, period }) => grows && period === null);
+  const nod = motion.longitudinal.find(({ kind }) => kind === 'shortPeriod');
+  if (departing) add('nose', 'departs', say`the nose doubles in ${inSeconds(departing.timeToHalf ?? 0)}`, false);
+  else if (nod)
+    add(
+      'nose',
+      nod.grows ? 'nods more and more' : 'settles',
+      nod.timeToHalf === null
+        ? 'its nodding does not change'
+        : say`nodding ${nod.grows ? 'doubles' : 'halves'} in ${inSeconds(nod.timeToHalf)}`,
+      !nod.grows,
+    );
+  const quick = motion.longitudinal.find(({ kind, grows }) => kind === 'fast' && !grows);
+  if (!departing && !nod && quick?.timeToHalf != null)
+    add('nose', 'settles', say`without a swing, half in ${inSeconds(quick.timeToHalf)}`, true);
+  const wave = motion.longitudinal.find(({ kind }) => kind === 'phugoid');
+  if (wave && wave.period !== null)
+    add(
+      'speed',
+      wave.grows ? 'swings up and down more and more' : 'swings up and down and calms',
+      say`period ${inSeconds(wave.period)}${wave.timeToHalf === null ? '' : say`, ${wave.grows ? 'doubling' : 'halving'} in ${inSeconds(wave.timeToHalf)}`}`,
+      !wave.grows || (wave.timeToHalf ?? 0) > NEUTRAL_BANK,
+    );
+  return list;
+}

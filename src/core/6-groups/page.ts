@@ -1,0 +1,62 @@
+import { asymmetry } from './asymmetry/asymmetry';
+import { ceilings } from './ceilings/ceilings';
+import { drag } from './drag/drag';
+import { feel } from './feel/feel';
+import type { Group, ValueOf } from './group';
+import { lateral } from './lateral/lateral';
+import { lift } from './lift/lift';
+import { mass } from './mass/mass';
+import { motion } from './motion/motion';
+import { pitch } from './pitch/pitch';
+import { reference } from './reference/reference';
+import { rigging } from './rigging/rigging';
+import { schools } from './schools/schools';
+import { sections } from './sections/sections';
+import { sharedThrow } from './sharedThrow/sharedThrow';
+import { slipstream } from './slipstream/slipstream';
+import { spanLoading } from './spanLoading/spanLoading';
+import { speeds } from './speeds/speeds';
+import { stall } from './stall/stall';
+import { tails } from './tails/tails';
+import { trim } from './trim/trim';
+import { wash } from './wash/wash';
+import { window } from './window/window';
+
+/**
+ * The whole story of one design, in order: what coefficients refer to, what it
+ * weighs, how it holds itself in pitch, roll and yaw, when it stalls, what
+ * level flight asks, how fast it flies, where it may balance, what its angles
+ * and its sticks do, how it moves, and what is worth knowing beside it.
+ * A group reads only groups above it and is computed when it is asked for.
+ */
+export const GROUPS = [
+  reference,
+  mass,
+  pitch,
+  lateral,
+  lift,
+  stall,
+  trim,
+  drag,
+  speeds,
+  window,
+  asymmetry,
+  slipstream,
+  sharedThrow,
+  wash,
+  rigging,
+  motion,
+  feel,
+  schools,
+  spanLoading,
+  tails,
+  sections,
+  ceilings,
+] as const satisfies readonly Group[];
+
+type GroupOf = (typeof GROUPS)[number];
+
+/** Every group of numbers under its name. SI units and radians. */
+export type Numbers = { readonly [One in GroupOf as One['id']]: ValueOf<One> };
+
+export type GroupId = keyof Numbers;

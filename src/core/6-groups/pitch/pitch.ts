@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { loadPerAlphaWithoutTail } from '@/core/5-aero/aeroModel';
+import { meanDownwash } from '@/core/5-aero/downwash';
+import { manoeuvreMargin } from '@/core/5-aero/manoeuvreMargin';
+import { zeroLift } from '@/core/5-aero/trim';
+import { say } from '@/core/1-base/words/phrase';
+import { numbersGroup } from '../group';
+import { maybe, vector } from '../keys';
+import { mass } from '../mass/mass';
+import { reference } from '../reference/reference';
+import type { Solution } from '../solution/solution';
+import { wakeBand } from './wakeBand';
+import { NO_MASS, NO_PITCH } from '../words';
+import { explainPitch } from './workings';
+
+const keys = z.object({
+  liftSlope: maybe('perRadian', 'C_Lα, trimmed state'),
+  zeroLiftAlpha: maybe('angle', 'Angle of attack without lift, control neutral'),
+  momentSlope: maybe('perRadian', 'C_mα about the balance point'),
+  zeroLiftMoment: maybe('ratio', 'C_m without lift, control neutral'),
+  neutralPoint: maybe('length', 'Neutral point, aft of the datum'),
+  neutralPointBand: maybe('length', 'Half width of the band that the choice of wake gives'),
+  neutralPointWithoutTail: maybe('length', 'Neutral point of all but the tail'),
+  staticMargin: maybe('percent', '(neutral point − centre of gravity) over mean chord, a fraction'),
+  manoeuvreMargin: maybe('percent', 'Margin in a pull-up, where the tail damps, a fraction'),
+  downwash: maybe('angle', 'Mean over the tail (canard: the wing) at trim, positive when it lowers its angle'),
+  downwashSlope: maybe('ratio', 'dε/dα there'),
+  pitchDamping: maybe('perRadian', 'C_mq per q c̄/2V'),
+  liftFromElevator: maybe('perRadian', 'C_L of the pitch command, trailing edge down positive'),
+  momentFromElevator: maybe('perRadian', 'C_m of the pitch command'),
+  momentReference: vector('length', 'Point that moments refer to').nullable(),
+});
+
+const ONE_SURFACE = 'There is no second surface behind the first.';
+
+/** Stability and control in pitch. */
+export const pitch = numbersGroup(keys, {
+  id: 'pitch',
+  title: 'Pitch',
+  needs: { reference, mass },
+  compute: (solution) => {
+    const { model, prepared, alpha, pitch: slopes, hasTail, receiver, state, quarterTurn } = solution;
+    const { about, weights } = prepared;
+    const weighed = weights.properties;
+    const withoutTail = hasTail ? loadPerAlphaWithoutTail(model, alpha, about) : null;
+    const zero = zeroLift(model, about);
+    const staticMargin = weighed ? (slopes.neutralPoint - about[0]) / prepared.reference.meanChord : null;
+    const withoutBands = isWithoutBands(solution);
+    return {
+      liftSlope: slopes.liftSlope,
+      zeroLiftAlpha: zero.alpha,
+      momentSlope: slopes.momentSlope,
+      zeroLiftMoment: zero.moment,
+      neutralPoint: slopes.neutralPoint,
+      neutralPointBand: withoutBands ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0,
+      neutralPointWithoutTail: withoutTail ? about[0] - withoutTail.moment[1] / withoutTail.force[2] : null,
+      staticMargin,
+      manoeuvreMargin:
+        weighed && staticMargin !== null
+          ? manoeuvreMargin({
+              staticMargin,
+              pitchDamping: slopes.pitchDamping,
+              mass: weighed.total,
+              density: prepared.air.density,
+              area: prepared.reference.area,
+              meanChord: prepared.reference.meanChord,
+            })
+          : null,
+      downwash: receiver ? meanDownwash(model.matrices, receiver, state) : null,
+      downwashSlope: receiver ? meanDownwash(model.matrices, receiver, quarterTurn) : null,
+      pitchDamping: slopes.pitchDamping,
+      liftFromElevator: slopes.liftFromElevator,
+      momentFromElevator: slopes.momentFromElevator,
+      momentReference: about,
+      reasons: {
+        ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
+        ...(withoutBands ? { neutralPointBand: 'It is computed when the drag ends.' } : {}),
+        ...(receiver ? {} : { downwash: ONE_SURFACE, downwashSlope: ONE_SURFACE }),
+        ...(weighed
+          ? {}
+          : {
+              staticMargin: say`${NO_MASS} Moments refer to the quarter point of the mean chord.`,
+              manoeuvreMargin: NO_MASS,
+            }),
+        ...(slopes.momentFromElevator === null ? { liftFromElevator: NO_PITCH, momentFromElevator: NO_PITCH } : {}),
+      },
+    };
+  },
+  explain: (solution, value, { reference: of, mass: { cg } }) =>
+    explainPitch(value, {
+      reference: of,
+      cg,
+      surfacesOnly: solution.prepared.surfacesOnly,
+      liftAtTrim: liftAtTrim(solution),
+    }),
+});
+
+const isWithoutBands = ({ options }: Solution): boolean => options.without?.includes('bands') ?? false;
+
+/** Lift coefficient of level flight; null when it is not trimmed. */
+const liftAtTrim = ({ cruise }: Solution): number | null => (cruise.isTrimmed ? cruise.state.lift : null);

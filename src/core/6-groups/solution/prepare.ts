@@ -1,0 +1,107 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
+import { type Air, airAt } from '@/core/5-aero/atmosphere';
+import { dragAreas, extraLoadsOf } from '@/core/5-aero/bodies';
+import {
+  type Command,
+  type CommandAngles,
+  commandAngles,
+  commandTravel,
+  COMMANDS,
+  type MixTerm,
+  mixOf,
+} from '@/core/5-aero/commands';
+import type { FlowCase } from '@/core/5-aero/flowCase';
+import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, QUICK_GRID } from '@/core/5-aero/lattice';
+import { stripData, type StripSection, stripSections } from '@/core/5-aero/polar';
+import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
+import { type Reference, referenceOf } from '@/core/3-shape/geometry/planform';
+import { type MassModel, weigh } from '@/core/4-weight/massModel';
+import type { Vector3 } from '@/core/1-base/units/convert';
+import { influenceOf } from './influenceCache';
+
+export interface AnalyseOptions {
+  /** Leave out fuselage, propeller and viscosity. */
+  readonly surfacesOnly?: boolean;
+  /** Wakes straight along the datum (headline), or leaving along the wind at trim. */
+  readonly wake?: 'datum' | 'wind';
+  readonly grid?: Grid;
+  /** While something is dragged: a lighter lattice. What is let go is computed whole. */
+  readonly quick?: boolean;
+  /** What to leave out: remedies cost an analysis each, bands a second lattice. */
+  readonly without?: readonly Omission[];
+}
+
+export type Omission = 'remedies' | 'bands' | 'workings' | 'findings';
+
+/** Everything the parts of an analysis share. */
+export interface Prepared {
+  readonly design: Design;
+  readonly surfacesOnly: boolean;
+  readonly placed: readonly PlacedSurface[];
+  readonly reference: Reference;
+  readonly air: Air;
+  readonly weights: MassModel;
+  /** Centre of gravity, or the quarter mean chord when nothing has a mass. */
+  readonly about: Vector3;
+  readonly lattice: Lattice;
+  readonly sections: readonly StripSection[];
+  readonly commands: Readonly<Record<Command, CommandAngles>>;
+  readonly pitchTravel: { readonly up: number; readonly down: number };
+  /** Droop of the flap command [rad]. */
+  readonly flapTravel: number;
+  readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
+  readonly dragArea: number;
+  readonly modelAt: (rise: number) => AeroModel;
+}
+
+/** Lays out, weighs and cuts a design. Null when there is no wing with area. */
+export function prepare(
+  design: Design,
+  { surfacesOnly = false, quick = false, grid = quick ? QUICK_GRID : DEFAULT_GRID }: AnalyseOptions,
+): Prepared | null {
+  const placed = design.surfaces.map(placeSurface);
+  const reference = referenceOf(placed);
+  if (!reference) return null;
+  const air = airAt(design.conditions.elevation, design.conditions.temperature);
+  const weights = weigh(design, placed);
+  const about: Vector3 = weights.properties?.centreOfGravity ?? [
+    reference.meanChordLeadingEdge + reference.meanChord / 4,
+    0,
+    reference.height,
+  ];
+  const lattice = buildLattice(placed, grid);
+  const sections = stripSections({ lattice });
+  const mixes = Object.fromEntries(COMMANDS.map((command) => [command, mixOf(design, placed, command)])) as Record<
+    Command,
+    ReturnType<typeof mixOf>
+  >;
+  const commands = Object.fromEntries(
+    COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command])]),
+  ) as Record<Command, CommandAngles>;
+  const factors = surfacesOnly
+    ? null
+    : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
+  const modelAt = (rise: number): AeroModel => {
+    const matrices = influenceOf(lattice, rise, factors);
+    const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
+    return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
+  };
+  return {
+    design,
+    surfacesOnly,
+    placed,
+    reference,
+    air,
+    weights,
+    about,
+    lattice,
+    sections,
+    commands,
+    pitchTravel: commandTravel(mixes.pitch),
+    flapTravel: commandTravel(mixes.flap).down,
+    mixes,
+    dragArea: surfacesOnly ? 0 : dragAreas(design).reduce((sum, { area }) => sum + area, 0),
+    modelAt,
+  };
+}

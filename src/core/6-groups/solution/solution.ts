@@ -1,0 +1,129 @@
+import type { AeroModel } from '@/core/5-aero/aeroModel';
+import {
+  type LateralDerivatives,
+  lateralDerivatives,
+  type PitchDerivatives,
+  pitchDerivatives,
+} from '@/core/5-aero/derivatives';
+import { type DownwashReceiver, downwashReceiver } from '@/core/5-aero/downwash';
+import type { FlowCase } from '@/core/5-aero/flowCase';
+import { crossLoads } from '@/core/5-aero/forces';
+import { isTail } from '@/core/5-aero/lattice';
+import { type TrimmedLine, trimmedLine } from '@/core/5-aero/polar';
+import { type Cruise, cruiseState } from './cruise';
+import type { AnalyseOptions, Prepared } from './prepare';
+
+/** What cannot be solved once is not tried again by every group that asks. */
+function attempt<Value>(solve: () => Value): { value: Value } | { failure: unknown } {
+  try {
+    return { value: solve() };
+  } catch (failure) {
+    return { failure };
+  }
+}
+
+/**
+ * One design laid out, weighed and cut into a lattice, with the states that
+ * several groups share. Each is solved when a group first asks for it.
+ */
+export class Solution {
+  readonly isWind: boolean;
+  readonly #kept = new Map<string, unknown>();
+
+  constructor(
+    readonly prepared: Prepared,
+    readonly options: AnalyseOptions,
+  ) {
+    this.isWind = options.wake === 'wind';
+  }
+
+  #once<Value>(name: string, solve: () => Value): Value {
+    const known = this.#kept.get(name) as { value: Value } | { failure: unknown } | undefined;
+    const outcome = known ?? attempt(solve);
+    this.#kept.set(name, outcome);
+    if ('failure' in outcome) throw outcome.failure;
+    return outcome.value;
+  }
+
+  get #straight(): { readonly model: AeroModel; readonly cruise: Cruise } {
+    return this.#once('straight', () => {
+      const model = this.prepared.modelAt(0);
+      return { model, cruise: cruiseState(this.prepared, model) };
+    });
+  }
+
+  get model(): AeroModel {
+    return this.#once('model', () =>
+      this.isWind ? this.prepared.modelAt(Math.tan(this.#straight.cruise.state.alpha)) : this.#straight.model,
+    );
+  }
+
+  /** False when two surfaces lie in one another and the lattice says nothing. */
+  get isSolvable(): boolean {
+    return !('failure' in attempt(() => this.model));
+  }
+
+  /** Level flight at the cruise speed, or why there is none. */
+  get cruise(): Cruise {
+    return this.#once('cruise', () => (this.isWind ? cruiseState(this.prepared, this.model) : this.#straight.cruise));
+  }
+
+  get alpha(): number {
+    return this.cruise.state.alpha;
+  }
+
+  /** Pitch command at cruise [rad]; 0 without a pitch control. */
+  get command(): number {
+    return this.cruise.state.elevator ?? 0;
+  }
+
+  get state(): FlowCase {
+    return this.#once('state', () => this.model.stateAt(this.alpha, this.command));
+  }
+
+  /** The state turned nose up by a right angle: what grows with angle of attack, per radian. */
+  get quarterTurn(): FlowCase {
+    return this.#once('quarterTurn', () => this.model.stateAt(this.alpha + Math.PI / 2, this.command));
+  }
+
+  get pitch(): PitchDerivatives {
+    return this.#once('pitch', () => pitchDerivatives(this.model, this.alpha, this.command, this.prepared.about));
+  }
+
+  get lateral(): LateralDerivatives {
+    return this.#once('lateral', () => {
+      const { about, commands } = this.prepared;
+      const { alpha, command } = this;
+      return lateralDerivatives(this.model, { alpha, command, about, roll: commands.roll, yaw: commands.yaw });
+    });
+  }
+
+  get hasTail(): boolean {
+    return this.model.lattice.surfaces.some(isTail);
+  }
+
+  /** The surface behind another that meets its wash; null with one surface. */
+  get receiver(): DownwashReceiver | null {
+    return this.#once('receiver', () => downwashReceiver(this.model.lattice));
+  }
+
+  /** Lift of every surface in the trimmed state, per ρV² [m²]. */
+  get surfaceLifts(): readonly number[] {
+    return this.#once('lifts', () =>
+      crossLoads(this.model.matrices, this.state, this.state, this.prepared.about).map(({ force }) => force[2]),
+    );
+  }
+
+  /** The trimmed aircraft at any lift, or why there is none; null when viscosity is left out. */
+  get line(): TrimmedLine | { readonly reason: string } | null {
+    return this.#once('line', () => (this.prepared.surfacesOnly ? null : trimmedLine(this.model, this.prepared.about)));
+  }
+
+  /** Full nose-up pitch command [rad], or null without a pitch control. */
+  get fullNoseUp(): number | null {
+    const { model, prepared } = this;
+    if (!model.pitch.hasEven) return null;
+    const moment = (command: number) => model.loadAt(0, command, prepared.about).moment[1];
+    return moment(0.01) > moment(-0.01) ? prepared.pitchTravel.down : -prepared.pitchTravel.up;
+  }
+}

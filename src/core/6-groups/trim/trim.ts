@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import type { Words } from '@/core/1-base/words/phrase';
+import { emptyNumbers, numbersGroup } from '../group';
+import { maybe } from '../keys';
+import { pitch } from '../pitch/pitch';
+import { stall } from '../stall/stall';
+import { NO_PITCH } from '../words';
+import { flapTrimChange } from './flapTrimChange';
+import { neutralTailIncidence } from './neutralTailIncidence';
+import { explainTrim } from './workings';
+
+const keys = z.object({
+  speed: maybe('speed', 'Cruise speed of the design'),
+  alpha: maybe('angle', 'Angle of attack'),
+  elevator: maybe('angle', 'Pitch command, trailing edge down positive'),
+  liftCoefficient: maybe('ratio', 'C_L of level flight'),
+  residualMoment: maybe('ratio', 'C_m left over when there is no pitch control'),
+  tailIncidence: maybe(
+    'angle',
+    'Angle of the tail (or canard) against the datum at which the control would be neutral',
+  ),
+  flapElevator: maybe('angle', 'Pitch command that holds the same lift when the flaps droop, beyond the one without'),
+  thrustMoment: maybe('ratio', 'C_m of the thrust that level flight needs'),
+  elevatorPowerOff: maybe('angle', 'Pitch command with power off'),
+});
+
+const NO_FLAPS = 'Nothing droops as a flap, or no control answers to pitch.';
+const NO_TAIL = 'There is no tail or canard whose angle could stand in for the pitch control.';
+const NO_DRIVE = 'There is no drive, or it is left out.';
+
+/** Level flight at the cruise speed. */
+export const trim = numbersGroup(keys, {
+  id: 'trim',
+  title: 'Trim',
+  needs: { pitch, stall },
+  compute: (solution, { stall: { flapDroop } }) => {
+    const { cruise, prepared, alpha } = solution;
+    if (!cruise.isTrimmed) return emptyNumbers(keys, cruise.reason);
+    const { elevator, lift, moment } = cruise.state;
+    const tailIncidence = neutralTailIncidence(solution);
+    const flapElevator = flapTrimChange(solution, flapDroop);
+    const missing = (value: number | null, key: string, why: string): Record<string, Words> =>
+      value === null ? { [key]: why } : {};
+    return {
+      speed: prepared.design.conditions.cruiseSpeed,
+      alpha,
+      elevator,
+      liftCoefficient: lift,
+      residualMoment: elevator === null ? moment : 0,
+      tailIncidence,
+      flapElevator,
+      thrustMoment: cruise.thrustMoment,
+      elevatorPowerOff: cruise.powerOff?.elevator ?? null,
+      reasons: {
+        ...missing(elevator, 'elevator', NO_PITCH),
+        ...missing(elevator, 'elevatorPowerOff', NO_PITCH),
+        ...missing(tailIncidence, 'tailIncidence', NO_TAIL),
+        ...missing(flapElevator, 'flapElevator', NO_FLAPS),
+        ...missing(cruise.thrustMoment, 'thrustMoment', NO_DRIVE),
+      },
+    };
+  },
+  explain: (_solution, value, { pitch: { momentFromElevator } }) => explainTrim(value, momentFromElevator),
+});

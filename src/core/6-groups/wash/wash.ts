@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { meanDownwash } from '@/core/5-aero/downwash';
+import type { FlowCase } from '@/core/5-aero/flowCase';
+import { valueGroup } from '../group';
+import { quantity } from '../keys';
+
+const value = z.record(
+  z.string(),
+  z.object({
+    angle: quantity('angle', 'By which the others lower the air at trim'),
+    slope: quantity('ratio', 'Its slope with angle of attack'),
+  }),
+);
+
+/** Wash of all others at every level surface, by surface. */
+export const wash = valueGroup(value, {
+  id: 'wash',
+  title: 'Wash',
+  needs: {},
+  compute: ({ model, state, quarterTurn }) =>
+    Object.fromEntries(
+      model.lattice.surfaces.flatMap(({ id, mirrored, role }, index) => {
+        if (!mirrored || role === 'fin' || role === 'tipFin') return [];
+        const receiver = { surfaces: [index], name: id };
+        const at = (flow: FlowCase) => meanDownwash(model.matrices, receiver, flow);
+        return [[id, { angle: at(state), slope: at(quarterTurn) }]];
+      }),
+    ),
+});

@@ -1,0 +1,49 @@
+import type { UnitKind } from '@/core/1-base/units/unitKind';
+
+/** One value that went into a number. */
+export interface WorkingInput {
+  readonly symbol: string;
+  readonly name: string;
+  /** SI. */
+  readonly value: number;
+  readonly unit: UnitKind;
+}
+
+/** How a number came about: formula, values, source, range, band. */
+export interface Working {
+  readonly id: string;
+  readonly name: string;
+  readonly symbol: string;
+  /** SI. */
+  readonly value: number;
+  readonly unit: UnitKind;
+  readonly formula: string;
+  readonly inputs: readonly WorkingInput[];
+  readonly source: string;
+  readonly range: string;
+  /** Half width within which the number is trusted, in its own unit; null when it is exact. */
+  readonly band: number | null;
+  readonly bandBecause: string;
+}
+
+export const input = (symbol: string, name: string, value: number, unit: UnitKind): WorkingInput => ({
+  symbol,
+  name,
+  value,
+  unit,
+});
+
+/** A working of a number that is known; none of one that is not. */
+export function whenKnown(value: number | null, explain: (value: number) => Working): Working[] {
+  return value === null ? [] : [explain(value)];
+}
+
+/** The same, for numbers that are known together. */
+export const inputWhenKnown = (symbol: string, name: string, value: number | null, unit: UnitKind): WorkingInput[] =>
+  value === null ? [] : [input(symbol, name, value, unit)];
+
+/** Section lift at model scale, as a share, and the words that go with it. */
+export const SECTION_LIFT_BAND = { share: 0.12, because: 'Section lift at model scale is known to about 12 %.' };
+export const SECTION_DRAG_BAND = { share: 0.25, because: 'Section drag at model scale is known to about 25 %.' };
+export const LATTICE_SOURCE = 'Katz & Plotkin, Low-Speed Aerodynamics, ch. 12';
+export const ATTACHED = 'Attached flow, angles up to about 10°';

@@ -1,0 +1,26 @@
+import { percent, say } from '@/core/1-base/words/phrase';
+import { withThrows } from '../changes';
+import { makeRule } from '../makeRule';
+
+const LEAST_ROLL = 0.6;
+const LEAST_PITCH = 0.3;
+
+/** Pitch and roll are asked of the same controls, and one leaves the other too little. */
+export const elevonSaturation = makeRule(
+  { id: 'elevonSaturation', stage: 'wing', source: 'Deflections add at the shared controls' },
+  (design, { sharedThrow }) => {
+    if (!sharedThrow) return null;
+    const { rollLeftAtTrim, pitchLeftAtHalfRoll } = sharedThrow;
+    if (rollLeftAtTrim >= LEAST_ROLL && pitchLeftAtHalfRoll >= LEAST_PITCH) return null;
+    const more = (factor: number, words: string) => ({
+      label: say`Give the elevons ${words} more throw`,
+      change: withThrows(design, ['elevon'], factor),
+    });
+    return {
+      severity: rollLeftAtTrim < 0.3 ? 'stop' : 'caution',
+      message: say`Holding its trim the elevons have ${percent(rollLeftAtTrim)} of their roll left, and ${percent(pitchLeftAtHalfRoll)} of pitch with half roll: both are asked of the same surfaces. Trim with washout or reflex instead, or give more throw.`,
+      numbers: { rollLeftAtTrim: percent(rollLeftAtTrim), pitchLeftAtHalfRoll: percent(pitchLeftAtHalfRoll) },
+      remedies: [more(1.3, 'a third'), more(1.7, 'two thirds')],
+    };
+  },
+);

@@ -1,0 +1,80 @@
+import { degrees, nameOf, percent, radiansPerSecond, say } from '@/core/1-base/words/phrase';
+import type { Design } from '@/core/2-document/schema/design';
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
+import { controlsOf, LEAST_TRAVEL, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
+import type { FieldChange, Remedy } from '../finding';
+import { makeRule } from '../makeRule';
+
+/** Share of the travel that holding the wings level may take. */
+const NOTE = 0.08;
+const CAUTION = 0.25;
+const STOP = 0.8;
+/** Roll rate that takes a hand launch by surprise [°/s]. */
+const FAST_ROLL = 15;
+
+/** Left and right differ: a warp, an angle, a mass off the centre. Judged by the roll it asks to be held. */
+export const leftRight = makeRule(
+  { id: 'leftRight', stage: 'rigging', source: 'Antisymmetric lattice solution of the differences' },
+  (design, { asymmetry, trim, reference }) => {
+    if (!asymmetry || trim.speed === null || reference.span === null) return null;
+    const rolls = controlsOf(design, ROLL_CONTROLS);
+    const control = rolls.length > 0 ? rolls : controlsOf(design, YAW_CONTROLS);
+    const asked = degreesFromRadians(Math.abs((rolls.length > 0 ? asymmetry.aileron : asymmetry.rudder) ?? 0));
+    const travel = Math.min(...control.map(({ control: { throwUp, throwDown } }) => Math.min(throwUp, throwDown)));
+    const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
+    const share =
+      control.length === 0
+        ? Math.abs(rate) > 3
+          ? 1
+          : 0
+        : travel >= LEAST_TRAVEL
+          ? asked / travel
+          : Math.abs(rate) > 3
+            ? 1
+            : 0;
+    if (share < NOTE) return null;
+    const side = rate >= 0 ? 'right' : 'left';
+    return {
+      severity: share >= STOP ? 'stop' : share >= CAUTION || Math.abs(rate) >= FAST_ROLL ? 'caution' : 'note',
+      message: say`Left and right differ: let go, it rolls to the ${side} at ${radiansPerSecond(radiansFromDegrees(Math.abs(rate)))}. ${
+        control.length === 0
+          ? 'Nothing on it can hold that.'
+          : say`Holding it takes ${degrees(asked, 1)} of ${rolls.length > 0 ? 'aileron' : 'rudder'}, ${percent(share, 0)} of the travel.`
+      }`,
+      numbers: { rollRate: radiansPerSecond(radiansFromDegrees(rate)), share: percent(share) },
+      remedies: alikeAgain(design),
+    };
+  },
+);
+
+/** Both sides brought to the mean of what was measured. */
+function alikeAgain(design: Design): Remedy[] {
+  return design.surfaces.flatMap((surface): Remedy[] => {
+    const { left, right } = surface.asBuilt ?? {};
+    const change = (['incidence', 'tipTwist'] as const).flatMap((reading): FieldChange[] => {
+      const drawn = reading === 'incidence' ? surface.incidence : surface.stations.at(-1)!.twist;
+      const [a, b] = [left?.[reading] ?? drawn, right?.[reading] ?? drawn];
+      if (Math.abs(a - b) < 0.05) return [];
+      const mean = Math.round(((a + b) / 2) * 100) / 100;
+      return [
+        ...(left?.[reading] === undefined
+          ? []
+          : [
+              {
+                field: `/surfaces/${surface.id}/asBuilt/left/${reading}`,
+                value: right?.[reading] === undefined ? drawn : mean,
+              },
+            ]),
+        ...(right?.[reading] === undefined
+          ? []
+          : [
+              {
+                field: `/surfaces/${surface.id}/asBuilt/right/${reading}`,
+                value: left?.[reading] === undefined ? drawn : mean,
+              },
+            ]),
+      ];
+    });
+    return change.length > 0 ? [{ label: say`Make both sides of ${nameOf(surface)} alike`, change }] : [];
+  });
+}

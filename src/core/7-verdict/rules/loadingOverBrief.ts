@@ -1,0 +1,33 @@
+import { kilogramsOverArea, percent, say } from '@/core/1-base/words/phrase';
+import { kilogramsPerSquareMetre } from '@/core/1-base/units/convert';
+import { makeRule } from '../makeRule';
+import { withChords } from '../changes';
+
+const MOST = 1.1;
+
+/** More wing loading than the brief asked for. */
+export const loadingOverBrief = makeRule(
+  { id: 'loadingOverBrief', stage: 'weights', source: 'Brief' },
+  (design, { mass }) => {
+    const wanted = design.brief.targetWingLoading;
+    if (wanted === undefined || wanted <= 0 || mass.wingLoading === null) return null;
+    const over = mass.wingLoading / kilogramsPerSquareMetre(wanted);
+    if (over <= MOST) return null;
+    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const more = Math.ceil((over / MOST - 1) * 160) / 100;
+    return {
+      severity: 'caution',
+      message: say`It carries ${kilogramsOverArea(mass.wingLoading, 1)}, ${percent(over - 1, 0)} more than the ${kilogramsOverArea(kilogramsPerSquareMetre(wanted))} of the brief: it will fly and land that much faster.`,
+      numbers: {
+        wingLoading: kilogramsOverArea(mass.wingLoading),
+        wanted: kilogramsOverArea(kilogramsPerSquareMetre(wanted)),
+      },
+      remedies: [
+        {
+          label: say`Make the wing ${percent(more, 0)} deeper`,
+          change: wings.flatMap((wing) => withChords(wing, 1 + more)),
+        },
+      ],
+    };
+  },
+);

@@ -1,0 +1,26 @@
+import { metres, millimetres, say } from '@/core/1-base/words/phrase';
+import { makeRule } from '../makeRule';
+import { withLength } from '../changes';
+
+/** Wider than the brief allows. */
+export const spanOverBrief = makeRule(
+  { id: 'spanOverBrief', stage: 'wing', source: 'Brief' },
+  (design, { reference }) => {
+    const most = design.brief.maximumSpan;
+    if (most === undefined || most <= 0 || reference.span === null || reference.span * 1000 <= most + 0.5) return null;
+    const factor = Math.floor((most / (reference.span * 1000)) * 1e4) / 1e4;
+    return {
+      severity: 'caution',
+      message: say`The span of ${metres(reference.span)} is more than the ${millimetres(most)} of the brief.`,
+      numbers: { span: metres(reference.span), limit: millimetres(most) },
+      remedies: [
+        {
+          label: say`Shorten the wing to ${millimetres(most)}`,
+          change: design.surfaces
+            .filter(({ role }) => role === 'wing' || role === 'secondWing')
+            .flatMap((wing) => withLength(wing, factor)),
+        },
+      ],
+    };
+  },
+);

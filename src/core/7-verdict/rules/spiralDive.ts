@@ -1,0 +1,26 @@
+import { degrees, say, seconds } from '@/core/1-base/words/phrase';
+import { withDihedral } from '../changes';
+import { makeRule } from '../makeRule';
+
+/** Doubling faster than this a bank runs away before it is seen [s]. */
+const FASTEST = 5;
+
+/** Left alone in a turn it winds in quickly. */
+export const spiralDive = makeRule(
+  { id: 'spiralDive', stage: 'stability', source: 'Etkin & Reid, Dynamics of Flight, section 6.7' },
+  (design, { motion }) => {
+    const spiral = motion.lateral.find(({ kind }) => kind === 'spiral');
+    if (!spiral || !spiral.grows || spiral.timeToHalf === null || spiral.timeToHalf >= FASTEST) return null;
+    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const more = (angle: number) => ({
+      label: say`Give the wing ${degrees(angle, 0)} more dihedral`,
+      change: wings.flatMap((wing) => withDihedral(wing, angle)),
+    });
+    return {
+      severity: spiral.timeToHalf < 2 ? 'caution' : 'note',
+      message: say`It spirals in: a small bank doubles in ${seconds(spiral.timeToHalf, 1)} when nothing is done. More dihedral, or less fin, brings it back.`,
+      numbers: { timeToDouble: seconds(spiral.timeToHalf) },
+      remedies: [more(1), more(2), more(4)],
+    };
+  },
+);

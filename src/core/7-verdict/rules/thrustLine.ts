@@ -1,0 +1,42 @@
+import { degrees, millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
+import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS } from '../changes';
+import { makeRule } from '../makeRule';
+
+/** Share of the pitch travel between power on and off. */
+const MOST_SHARE = 0.12;
+
+/** Throttle pitches it: the thrust line passes too far above or below the balance point, or blows on the tail. */
+export const thrustLine = makeRule(
+  { id: 'thrustLine', stage: 'rigging', source: 'Thrust moment and slipstream at level-flight thrust' },
+  (design, { trim }) => {
+    const { elevator, elevatorPowerOff } = trim;
+    if (elevator === null || elevatorPowerOff === null || trim.thrustMoment === null) return null;
+    const travel = Math.min(
+      ...controlsOf(design, PITCH_CONTROLS).map(({ control }) => Math.min(control.throwUp, control.throwDown)),
+    );
+    const change = degreesFromRadians(elevator - elevatorPowerOff);
+    if (!Number.isFinite(travel) || travel < LEAST_TRAVEL || !(Math.abs(change) > MOST_SHARE * travel)) return null;
+    const up = trim.thrustMoment > 0;
+    const tilt = (angle: number) => ({
+      label: say`Tilt the thrust line ${degrees(angle, 0)} more ${up ? 'down' : 'up'}`,
+      change: design.propulsion.map((drive) => ({
+        field: `/propulsion/${drive.id}/downThrust`,
+        value: drive.downThrust + (up ? angle : -angle),
+      })),
+    });
+    const shift = (height: number) => ({
+      label: say`Set ${nameOf(design.propulsion[0]!)} ${millimetres(height)} ${up ? 'higher' : 'lower'}`,
+      change: design.propulsion.map((drive) => ({
+        field: `/propulsion/${drive.id}/position/z`,
+        value: drive.position.z + (up ? height : -height),
+      })),
+    });
+    return {
+      severity: 'caution',
+      message: say`Power in level flight pitches the nose ${up ? 'up' : 'down'}: the pitch control moves by ${degrees(Math.abs(change), 1)} between power on and off (${percent(Math.abs(change) / travel, 0)} of its travel; ${radians(elevatorPowerOff)} without power).`,
+      numbers: { change: radians(elevator - elevatorPowerOff), thrustMoment: plain(trim.thrustMoment) },
+      remedies: [tilt(2), tilt(4), shift(20), shift(40)],
+    };
+  },
+);

@@ -1,0 +1,216 @@
+import { airAt } from '@/core/5-aero/atmosphere';
+import type { Numbers } from '@/core/6-groups/page';
+import { numbersOf } from '@/core/6-groups/solve';
+import { placeForBalance } from '@/core/4-weight/placement';
+import { materialSchema } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import { designSchema } from '@/core/2-document/schema/design';
+import type { Brief } from '@/core/2-document/schema/record';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { weigh } from '@/core/4-weight/massModel';
+import { findRoot } from '@/core/1-base/numeric/findRoot';
+import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
+import { grams, millimetres, say, type Words } from '@/core/1-base/words/phrase';
+import { massOf, motorsFor, solveSize } from './solveSize';
+import { buildRecipe, type BuildInput, isTailless } from './buildRecipe';
+import { wingSizes } from './drawPlan';
+import type { Recipe } from './recipe';
+import { type Targets, targetsOf } from '@/core/6-groups/ceilings/briefTargets';
+
+/** One layout sized for a brief, or why it cannot be. */
+export interface Candidate {
+  readonly recipe: Recipe;
+  readonly targets: Targets;
+  readonly design: Design;
+  readonly analysis: Numbers;
+  /** What had to give way. */
+  readonly remarks: readonly Words[];
+}
+
+export type SizingResult =
+  | { readonly kind: 'sized'; readonly candidate: Candidate }
+  | { readonly kind: 'impossible'; readonly recipe: Recipe; readonly because: Words };
+
+export interface SizingInput {
+  readonly recipe: Recipe;
+  readonly brief: Brief;
+  readonly conditions: Design['conditions'];
+  readonly materials: Design['materials'];
+}
+
+/** A first lift coefficient at the stall, before the lattice says better. */
+const FIRST_MAXIMUM_LIFT: Readonly<Record<Recipe['build'], number>> = {
+  flat: 0.72,
+  stepped: 0.78,
+  curved: 0.95,
+  folded: 0.95,
+};
+/** Coarse on purpose: a first sizing is drawn again by hand. */
+const GRID = { strips: 10, chordwise: 4 } as const;
+const ROUNDS = 12;
+const SETTLED = 0.02;
+
+/** Where no board is named: the one that most builders start with. */
+const USUAL_BOARD = materialSchema.parse({ id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410 });
+
+/**
+ * Sizes a layout: area and mass chase one another (more area weighs more, and
+ * more mass wants more area) until m(S)/S is the wing loading of the stall
+ * speed; then the nose length that balances it and the angle that trims it
+ * hands off at cruise. The lattice's own C_Lmax replaces the first guess.
+ */
+export function sizeDesign(asked: SizingInput): SizingResult {
+  const input = asked.materials.length > 0 ? asked : { ...asked, materials: [USUAL_BOARD] };
+  const { recipe, brief } = input;
+  const air = airAt(input.conditions.elevation, input.conditions.temperature);
+  const remarks = new Set<Words>();
+  let maximumLift = FIRST_MAXIMUM_LIFT[recipe.build];
+  let targets = targetsOf(brief, air, maximumLift);
+  let trimAngle = isTailless(recipe) ? -3 : recipe.tail === 'canard' ? 4 : 0;
+  let design: Design | null = null;
+  let numbers: Candidate['analysis'] | null = null;
+  let motors = motorsFor(recipe, brief);
+  let noseLength = 200;
+  let noseOverChord = recipe.tail === 'canard' ? 3.6 : 1.1;
+  let previous: { angle: number; elevator: number } | null = null;
+  for (let round = 0; round < ROUNDS; round++) {
+    const conditions = { ...input.conditions, cruiseSpeed: Math.round(targets.cruiseSpeed * 10) / 10 };
+    const solved = solveSize(
+      { ...input, conditions, noseLength, trimAngle, noseOverChord },
+      targets.wingLoading,
+      motors,
+    );
+    if ('because' in solved) return { kind: 'impossible', recipe, because: solved.because };
+    const { build, area } = solved;
+    const { meanChord } = wingSizes(recipe, area, brief.maximumSpan);
+    if (!numbers) noseLength = noseOverChord * meanChord;
+    design = slidePackTo(buildRecipe({ ...build, area, noseLength }), 0.5);
+    numbers = numbersOf(design, { grid: GRID });
+    noseLength = solveNose({ ...build, area }, numbers, noseLength);
+    noseOverChord = noseLength / meanChord;
+    design = slidePackTo(buildRecipe({ ...build, area, noseLength }), 0.5);
+    numbers = numbersOf(design, { grid: GRID });
+    // Half a step at a time: size, section data and nose length chase one another.
+    if (numbers.stall.liftCoefficient !== null) maximumLift = (maximumLift + numbers.stall.liftCoefficient) / 2;
+    targets = targetsOf(brief, air, maximumLift);
+    const next = trimmedAngle(recipe, numbers, trimAngle, previous);
+    if (numbers.trim.elevator !== null) previous = { angle: trimAngle, elevator: numbers.trim.elevator };
+    const off = (is: number | null, wanted: number) => Math.abs((is ?? Infinity) / wanted - 1);
+    const isSettled =
+      off(numbers.mass.wingLoading, targets.wingLoading) < SETTLED &&
+      off(numbers.speeds.stall, targets.stallSpeed) < 2 * SETTLED;
+    if (round > 1) motors = [build.motor];
+    if (round > 1 && isSettled && Math.abs(next - trimAngle) < 1) break;
+    trimAngle = next;
+  }
+  design = slidePack(designSchema.parse({ ...design, surfaces: design!.surfaces }), numbers!);
+  return {
+    kind: 'sized',
+    candidate: {
+      recipe,
+      targets,
+      design,
+      analysis: { ...numbersOf(design, { grid: GRID }) },
+      remarks: [...remarks, ...limitsMissed(brief, design, targets)],
+    },
+  };
+}
+
+/** Middle of the wanted margins. */
+const wantedMargin = (design: Design) =>
+  (design.balance.minimumStaticMargin + Math.min(design.balance.maximumStaticMargin, 0.15)) / 2 + 0.01;
+
+/** Nose length that balances it with the pack in the middle of its bay; the neutral point moves with the wing. */
+function solveNose(build: BuildInput, numbers: Candidate['analysis'], before: number): number {
+  const { neutralPoint } = numbers.pitch;
+  const chord = numbers.reference.meanChord;
+  if (neutralPoint === null || chord === null) return before;
+  const behind = (noseLength: number) => {
+    const design = buildRecipe({ ...build, noseLength });
+    const { properties } = weigh(slidePackTo(design, 0.5), design.surfaces.map(placeSurface));
+    const target =
+      millimetresFromMetres(neutralPoint) + (noseLength - before) - wantedMargin(design) * millimetresFromMetres(chord);
+    return properties!.centreOfGravity[0] * 1000 - target;
+  };
+  const least = build.recipe.tail === 'canard' ? 3 : 0.15;
+  const found = findRoot(behind, { low: least * chord * 1000, high: 3.8 * chord * 1000, tolerance: 0.05 });
+  // A long nose moves the neutral point too: small steps keep the two from chasing one another apart.
+  const near = (length: number) => Math.round(Math.min(1.5 * before, Math.max(0.6 * before, length)));
+  if (found.kind === 'root') return near(found.x);
+  const atLeast = found.kind === 'notBracketed' && Math.abs(found.atLow) < Math.abs(found.atHigh);
+  return near((atLeast ? least : 3.8) * chord * 1000);
+}
+
+function slidePackTo(design: Design, share: number): Design {
+  return {
+    ...design,
+    massItems: design.massItems.map((item) =>
+      item.attachment.kind === 'slides'
+        ? {
+            ...item,
+            position: {
+              ...item.position,
+              x: Math.round(item.attachment.from + share * (item.attachment.to - item.attachment.from)),
+            },
+          }
+        : item,
+    ),
+  };
+}
+
+/** The pack takes up what the nose left over. */
+function slidePack(design: Design, numbers: Candidate['analysis']): Design {
+  const item = design.massItems.find(({ attachment }) => attachment.kind === 'slides');
+  const { neutralPoint } = numbers.pitch;
+  if (!item || neutralPoint === null || numbers.reference.meanChord === null) return design;
+  const { properties } = weigh(design, design.surfaces.map(placeSurface));
+  const target = neutralPoint - wantedMargin(design) * numbers.reference.meanChord;
+  const { reachable } = placeForBalance(item, target, { total: properties!.total, x: properties!.centreOfGravity[0] });
+  return {
+    ...design,
+    massItems: design.massItems.map((other) =>
+      other === item ? { ...item, position: { ...item.position, x: Math.round(reachable) } } : other,
+    ),
+  };
+}
+
+const half = (degrees: number) => Math.round(degrees * 2) / 2;
+
+/** The angle at which the pitch control would be neutral at cruise: of the tail as computed, of a tip by secant. */
+function trimmedAngle(
+  recipe: Recipe,
+  numbers: Candidate['analysis'],
+  angle: number,
+  previous: { angle: number; elevator: number } | null,
+): number {
+  const { tailIncidence, elevator } = numbers.trim;
+  if (!isTailless(recipe)) {
+    if (tailIncidence === null) return angle;
+    return Math.max(-6, Math.min(9, half(degreesFromRadians(tailIncidence))));
+  }
+  if (elevator === null) return angle;
+  // Without a slope yet: a degree of elevon does about what a degree and a half of tip twist does.
+  const slope =
+    previous && previous.angle !== angle
+      ? (elevator - previous.elevator) / (angle - previous.angle)
+      : radiansFromDegrees(-0.7);
+  const next = slope === 0 ? angle : angle - elevator / slope;
+  return Math.max(-7, Math.min(1, Math.round(next * 10) / 10));
+}
+
+/** Limits of the brief that the layout does not keep. */
+function limitsMissed(brief: Brief, design: Design, targets: Targets): Words[] {
+  const remarks: Words[] = [...targets.conflicts];
+  const mass = massOf(design);
+  if (brief.maximumMass !== undefined && mass > brief.maximumMass)
+    remarks.push(
+      say`It weighs ${grams(mass)}, over the ${grams(brief.maximumMass)} of the brief: local rules decide what that means.`,
+    );
+  const wing = design.surfaces[0]!;
+  const panel = wing.stations.at(-1)!.distanceFromRoot;
+  if (brief.longestPanel !== undefined && panel > brief.longestPanel)
+    remarks.push(
+      say`A wing panel is ${millimetres(panel)} long, more than the ${millimetres(brief.longestPanel)} that can be carried: join it further out.`,
+    );
+  return remarks;
+}

@@ -1,0 +1,83 @@
+import { said } from '#/tests/matchers';
+import { describe, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { designOf, simpleAircraft } from '#/tests/designs';
+import { numbersOf } from '@/core/6-groups/solve';
+import { withFields } from '@/core/2-document/applyChange';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { integratePlanforms } from '@/core/3-shape/geometry/planform';
+import { scaledSurface } from './scaleSurface';
+import { shareByArm } from './shareByArm';
+import { sizeTail } from './tailSizing';
+
+const grid = { strips: 10, chordwise: 4 };
+const tailplane = (design: ReturnType<typeof simpleAircraft>) =>
+  design.surfaces.find(({ role }) => role === 'tailplane')!;
+
+test('scaling keeps shape and quarter chord', () => {
+  const design = simpleAircraft();
+  const before = integratePlanforms([placeSurface(tailplane(design))])!;
+  const after = integratePlanforms([
+    placeSurface(tailplane(withFields(design, scaledSurface(tailplane(design), 1.44)))),
+  ])!;
+  expect(after.area / before.area).toBeCloseTo(1.44, 2);
+  expect(after.meanChordLeadingEdge + after.meanChord / 4).toBeCloseTo(
+    before.meanChordLeadingEdge + before.meanChord / 4,
+    3,
+  );
+});
+
+test('shares fall with the arm, and the ends are held', () => {
+  expect(shareByArm('level', 2.25)).toBeCloseTo(0.235, 9);
+  expect(shareByArm('level', -3)).toBeCloseTo(0.175, 9);
+  expect(shareByArm('fin', 0.1)).toBe(0.13);
+  expect(shareByArm('fin', 3)).toBe(0.045);
+});
+
+describe('three schools', () => {
+  test('each reaches what it aims at, by the whole analysis', () => {
+    const design = simpleAircraft();
+    const { id } = tailplane(design);
+    const sized = sizeTail({ design, surface: id, aims: { volume: 0.6, result: 0.15 } });
+    if (sized.kind !== 'sized') throw new Error(sized.because);
+    const changed = (index: number) =>
+      numbersOf(withFields(design, sized.proposals[index]!.change), { grid, without: ['remedies'] });
+    expect(changed(1).tails.find(({ surface }) => surface === id)!.horizontal).toBeCloseTo(0.6, 2);
+    expect(changed(2).pitch.staticMargin!).toBeCloseTo(0.15, 3);
+    expect(sized.proposals[2]!.staticMargin!).toBeCloseTo(0.15, 3);
+  });
+
+  test('a fin is sized for yaw stiffness', () => {
+    const design = demoDesign('lagoon-postman');
+    const fin = design.surfaces.find(({ role }) => role === 'fin')!;
+    const sized = sizeTail({ design, surface: fin.id, aims: { volume: 0.04, result: 0.08 } });
+    if (sized.kind !== 'sized') throw new Error(sized.because);
+    expect(sized.isFin).toBe(true);
+    expect(sized.proposals[2]!.yawStiffness!).toBeCloseTo(0.08, 3);
+  });
+
+  test('an aim out of reach says what would help', () => {
+    const design = simpleAircraft();
+    const sized = sizeTail({ design, surface: tailplane(design).id, aims: { volume: 0.5, result: 0.98 } });
+    if (sized.kind !== 'sized') throw new Error(sized.because);
+    expect(said(sized.proposals[2]!.because)).toMatch(/lengthen the arm/);
+    const other = sizeTail({ design, surface: tailplane(design).id, aims: { volume: 0.5, result: -0.45 } });
+    expect(other.kind === 'sized' && said(other.proposals[2]!.because)).toMatch(/shorten the arm|a sixth/);
+  });
+
+  test('without a wing or a mass it says so', () => {
+    expect(sizeTail({ design: designOf([]), surface: 'none', aims: { volume: 1, result: 0.1 } }).kind).toBe(
+      'impossible',
+    );
+    const weightless = { ...simpleAircraft(), massItems: [] };
+    const sized = sizeTail({
+      design: {
+        ...weightless,
+        surfaces: weightless.surfaces.map((surface) => ({ ...surface, construction: undefined })),
+      },
+      surface: tailplane(weightless).id,
+      aims: { volume: 0.5, result: 0.1 },
+    });
+    expect(sized.kind === 'sized' && said(sized.proposals[2]!.because)).toMatch(/Nothing has a mass/);
+  });
+});

@@ -1,0 +1,136 @@
+import { percent, plain, say, type Words } from '@/core/1-base/words/phrase';
+import { numbersOf } from '@/core/6-groups/solve';
+import { withFields } from '@/core/2-document/applyChange';
+import { type Design, designSchema } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import type { FieldChange } from '@/core/7-verdict/finding';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { integratePlanforms, type Reference, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
+import { findRoot } from '@/core/1-base/numeric/findRoot';
+import { scaledSurface } from './scaleSurface';
+import { shareByArm } from './shareByArm';
+
+export type TailSchool = 'percentOfWing' | 'volume' | 'result';
+
+/** Aims of one tail surface; each school reads its own. */
+export interface TailAims {
+  /** S_t l/(S c̄) of level tails, S_f l/(S b) of fins. */
+  readonly volume: number;
+  /** Static margin for level tails, yaw stiffness per radian for fins. */
+  readonly result: number;
+}
+
+export interface TailSizingInput {
+  readonly design: Design;
+  readonly surface: string;
+  readonly aims: TailAims;
+}
+
+/** What one school would build. SI. */
+export interface TailProposal {
+  readonly school: TailSchool;
+  readonly words: Words;
+  /** Area of both sides along the board [m²]; null when the school cannot say. */
+  readonly area: number | null;
+  readonly staticMargin: number | null;
+  readonly yawStiffness: number | null;
+  readonly change: readonly FieldChange[];
+  readonly because: string | null;
+}
+
+export type TailSizingResult =
+  | {
+      readonly kind: 'sized';
+      readonly isFin: boolean;
+      readonly area: number;
+      readonly proposals: readonly TailProposal[];
+    }
+  | { readonly kind: 'impossible'; readonly because: string };
+
+const GRID = { strips: 10, chordwise: 4 } as const;
+/** Area factors that are looked at. */
+const FACTORS = { low: 0.15, high: 6 } as const;
+
+/** True for surfaces that are sized for yaw. */
+export const isFin = ({ role }: Pick<Surface, 'role'>): boolean => role === 'fin' || role === 'tipFin';
+
+/**
+ * One tail surface by three schools: a share of the wing area by arm, a tail
+ * volume, or whatever gives the wanted margin (fins: yaw stiffness), found on
+ * the whole analysis by Brent's method. The shape is kept, only its size moves.
+ */
+export function sizeTail({ design, surface: id, aims }: TailSizingInput): TailSizingResult {
+  const surface = design.surfaces.find((candidate) => candidate.id === id);
+  const reference = referenceOf(design.surfaces.map(placeSurface));
+  if (!surface || !reference) return { kind: 'impossible', because: 'Draw a wing first: tails are sized against it.' };
+  const placed = placeSurface(surface);
+  const area = integratePlanforms([placed], 'true')?.area ?? 0;
+  const volume = tailVolume(placed, reference);
+  const fin = isFin(surface);
+  const present = Math.abs(fin ? volume.vertical : volume.horizontal);
+  if (area <= 0 || present <= 1e-6)
+    return { kind: 'impossible', because: 'It has no area or no arm yet: move it away from the wing.' };
+  const propose = (school: TailSchool, words: Words, factor: number | null, because: string | null): TailProposal => {
+    if (factor === null)
+      return { school, words, area: null, staticMargin: null, yawStiffness: null, change: [], because };
+    const change = scaledSurface(surface, factor);
+    const numbers = numbersWith(design, change);
+    return {
+      school,
+      words,
+      area: area * factor,
+      staticMargin: numbers?.pitch.staticMargin ?? null,
+      yawStiffness: numbers?.lateral.yawStiffness ?? null,
+      change,
+      because,
+    };
+  };
+  const arm = Math.abs(volume.arm);
+  const share = fin ? shareByArm('fin', arm / reference.span) : shareByArm('level', arm / reference.meanChord);
+  const presentShare = projectedShare(surface, reference, fin);
+  const wanted = factorForResult(design, surface, aims.result, fin);
+  return {
+    kind: 'sized',
+    isFin: fin,
+    area,
+    proposals: [
+      propose('percentOfWing', say`${percent(share, 0)} of the wing, for this arm`, share / presentShare, null),
+      propose('volume', say`volume ${plain(aims.volume, fin ? 3 : 2)}`, aims.volume / present, null),
+      propose(
+        'result',
+        fin ? say`yaw stiffness ${plain(aims.result)}` : say`margin ${percent(aims.result, 0)}`,
+        typeof wanted === 'number' ? wanted : null,
+        typeof wanted === 'number' ? null : wanted,
+      ),
+    ],
+  };
+}
+
+/** Plan area of level tails, side area of fins, over the wing's. */
+function projectedShare(surface: Surface, reference: Reference, fin: boolean): number {
+  const placed = placeSurface(surface);
+  const { arm, horizontal, vertical } = tailVolume(placed, reference);
+  return Math.abs(fin ? (vertical * reference.span) / arm : (horizontal * reference.meanChord) / arm);
+}
+
+function numbersWith(design: Design, change: readonly FieldChange[]) {
+  const checked = designSchema.safeParse(withFields(design, change));
+  return checked.success ? numbersOf(checked.data, { grid: GRID }) : null;
+}
+
+/** Area factor at which the wanted result comes out, or why there is none. */
+function factorForResult(design: Design, surface: Surface, wanted: number, fin: boolean): number | string {
+  const off = (logarithm: number): number => {
+    const numbers = numbersWith(design, scaledSurface(surface, Math.exp(logarithm)));
+    const got = fin ? numbers?.lateral.yawStiffness : numbers?.pitch.staticMargin;
+    return got === null || got === undefined ? Number.NaN : got - wanted;
+  };
+  const found = findRoot(off, { low: Math.log(FACTORS.low), high: Math.log(FACTORS.high), tolerance: 1e-4 });
+  if (found.kind === 'root') return Math.exp(found.x);
+  if (found.kind === 'notConverged') return 'The search did not settle.';
+  if (Number.isNaN(found.atLow) || Number.isNaN(found.atHigh))
+    return fin ? 'The yaw stiffness is not known yet.' : 'Nothing has a mass yet, so there is no margin to aim at.';
+  return found.atHigh < 0 === found.atLow < 0 && found.atHigh < 0
+    ? 'Even six times the area would not reach it: lengthen the arm, or move the balance forward.'
+    : 'Even a sixth of the area gives more: shorten the arm, or move the balance back.';
+}

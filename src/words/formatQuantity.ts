@@ -1,0 +1,150 @@
+import { degreesFromRadians, gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
+import type { UnitKind } from '@/core/1-base/units/unitKind';
+import type { Amount, Words } from '@/core/1-base/words/phrase';
+
+/** Units that people choose. */
+export interface DisplayUnits {
+  readonly length: 'mm' | 'in';
+  readonly mass: 'g' | 'oz';
+  readonly speed: 'm/s' | 'km/h' | 'mph';
+}
+
+export const METRIC: DisplayUnits = { length: 'mm', mass: 'g', speed: 'm/s' };
+
+const SPEED_FACTOR = { 'm/s': 1, 'km/h': 3.6, mph: 1 / 0.44704 } as const;
+const GRAMS_PER_OUNCE = 28.349523125;
+const MILLIMETRES_PER_INCH = 25.4;
+const METRES_PER_FOOT = 0.3048;
+const MINUS = '−';
+
+const signed = (text: string): string => text.replace('-', MINUS);
+
+/** Shortest decimal with at most `digits` places. */
+export function decimal(value: number, digits: number): string {
+  const text = value.toFixed(digits);
+  const short = digits > 0 ? text.replace(/\.?0+$/, '') : text;
+  return signed(short === '-0' ? '0' : short);
+}
+
+/** Millimetres as inches to the nearest sixteenth: 339.725 → `13 3/8`. */
+export function inchFraction(millimetres: number): string {
+  const sixteenths = Math.round((Math.abs(millimetres) / MILLIMETRES_PER_INCH) * 16);
+  const whole = Math.floor(sixteenths / 16);
+  let over = sixteenths % 16;
+  let under = 16;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  const sign = millimetres < 0 && sixteenths > 0 ? MINUS : '';
+  const fraction = over === 0 ? '' : `${over}/${under}`;
+  return sign + (whole === 0 && fraction ? fraction : `${whole}${fraction ? ` ${fraction}` : ''}`);
+}
+
+/** A length of the document [mm], without and with its unit. */
+export function formatLength(millimetres: number, { length }: DisplayUnits, digits = 1): string {
+  return length === 'in' ? `${inchFraction(millimetres)} in` : `${decimal(millimetres, digits)} mm`;
+}
+
+/** A mass of the document [g]. */
+export function formatMass(grams: number, { mass }: DisplayUnits, digits = 0): string {
+  return mass === 'oz' ? `${decimal(grams / GRAMS_PER_OUNCE, digits + 2)} oz` : `${decimal(grams, digits)} g`;
+}
+
+/** A speed [m/s]. */
+export function formatSpeed(metresPerSecond: number, { speed }: DisplayUnits): string {
+  return `${decimal(metresPerSecond * SPEED_FACTOR[speed], 1)} ${speed}`;
+}
+
+/** How each kind is written: the number in the chosen unit, its symbol, and the decimals it usually needs. */
+function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [number, string, number] {
+  const inches = units.length === 'in';
+  switch (unit) {
+    case 'length':
+      return [millimetresFromMetres(value), ' mm', 1];
+    case 'distance':
+      return inches ? [value / METRES_PER_FOOT, ' ft', 0] : [value, ' m', 0];
+    case 'area':
+      return inches ? [value / 0.00064516, ' in²', 1] : [value * 100, ' dm²', 2];
+    case 'mass':
+      return units.mass === 'oz'
+        ? [gramsFromKilograms(value) / GRAMS_PER_OUNCE, ' oz', 2]
+        : [gramsFromKilograms(value), ' g', 0];
+    case 'speed':
+      return [value * SPEED_FACTOR[units.speed], ` ${units.speed}`, 1];
+    case 'angle':
+      return [degreesFromRadians(value), '°', 2];
+    case 'angularRate':
+      return [degreesFromRadians(value), '° a second', 0];
+    case 'percent':
+      return [value * 100, ' %', 1];
+    case 'time':
+      return [value, ' s', 1];
+    case 'perRadian':
+      return [value, ' /rad', 3];
+    case 'perSecond':
+      return [value, ' /s', 3];
+    case 'inertia':
+      return [value * 1e5, ' g·dm²', 0];
+    case 'density':
+      return [value, ' kg/m³', 3];
+    case 'acceleration':
+      return [value, ' m/s²', 3];
+    case 'force':
+      return [value, ' N', 2];
+    case 'wingLoading':
+      return units.mass === 'oz'
+        ? [(value * 1000) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]
+        : [value * 10, ' g/dm²', 1];
+    case 'ratio':
+      return [value, '', 3];
+  }
+}
+
+/** An SI number of the analysis in the chosen units, as short as it can be written. */
+export function formatValue(value: number, unit: UnitKind, units: DisplayUnits): string {
+  if (unit === 'length') return formatLength(millimetresFromMetres(value), units);
+  const [number, symbol, digits] = inUnits(value, unit, units);
+  return `${decimal(number, digits)}${symbol}`;
+}
+
+/** Below this a sixteenth of an inch is too coarse a word [mm]. */
+const FINE_LENGTH = 8;
+
+/** A number of a sentence: as many decimals as the sentence asks for, in metric and the like; inches as fractions. */
+export function formatAmount({ value, unit, digits }: Amount, units: DisplayUnits): string {
+  if (unit === 'length' && units.length === 'in') {
+    const millimetres = millimetresFromMetres(value);
+    return Math.abs(millimetres) < FINE_LENGTH && digits !== 0
+      ? `${decimal(millimetres / MILLIMETRES_PER_INCH, 3)} in`
+      : formatLength(millimetres, units);
+  }
+  const [number, symbol, usual] = inUnits(value, unit, units);
+  const finer = unit === 'mass' && units.mass === 'oz' ? 1 : 0;
+  const text = number.toFixed((digits ?? usual) + finer);
+  return `${signed(/^-0(\.0*)?$/.test(text) ? text.slice(1) : text)}${symbol}`;
+}
+
+/** A sentence of the core in the reader's units. */
+export const sentence = (words: Words, units: DisplayUnits = METRIC): string =>
+  typeof words === 'string'
+    ? words
+    : words.map((piece) => (typeof piece === 'string' ? piece : formatAmount(piece, units))).join('');
+
+/** A number of the document in its own unit there: lengths, masses and speeds in the chosen units. */
+export function formatField(value: number, unit: string, units: DisplayUnits): string {
+  switch (unit) {
+    case 'mm':
+      return formatLength(value, units);
+    case 'g':
+      return formatMass(value, units, 1);
+    case 'm/s':
+      return formatSpeed(value, units);
+    case '°':
+      return `${decimal(value, 2)}°`;
+    case '':
+      return decimal(value, 3);
+    default:
+      return `${decimal(value, Math.abs(value) >= 10 ? 1 : 3)} ${unit}`;
+  }
+}
