@@ -1,4 +1,8 @@
 /** Dependencies point one way: interface → store → core. */
+const { readdirSync } = require('node:fs');
+
+/** Rooms of the core in the order of their names: each builds on those before it, never on one behind. */
+const ROOMS = readdirSync('src/core').filter((name) => /^\d-/.test(name)).sort();
 const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 module.exports = {
   forbidden: [
@@ -7,7 +11,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(src/(workers|store|storage|files|ui)|server|cli|demo)' },
+      to: { path: '^(src/(words|workers|store|storage|files|ui)|server|cli|demo)' },
     },
     {
       name: 'core-uses-only-maths-and-schemas',
@@ -15,6 +19,13 @@ module.exports = {
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['npm'], pathNot: 'node_modules/(zod|ml-matrix)/' },
     },
+    ...ROOMS.slice(0, -1).map((room, place) => ({
+      name: `room-${room}-builds-on-earlier-rooms`,
+      severity: 'error',
+      from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^src/core/(analyse\\.ts|(${ROOMS.slice(place + 1).join('|')})/)` },
+    })),
+    forbid('words-stand-on-the-core', '^src/words', '^src/(workers|store|storage|files|ui)'),
     forbid('store-knows-no-interface', '^src/(store|storage|files|workers)', '^src/ui'),
     forbid('storage-knows-no-store', '^src/(storage|files)', '^src/store'),
     forbid('workers-know-only-core', '^src/workers', '^src/(store|storage|files|ui)'),

@@ -7,6 +7,7 @@ import { build } from 'vite';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { analyse } from '@/core/analyse';
+import { printAnalysis } from '@/words/printAnalysis';
 
 const folder = mkdtempSync(join(tmpdir(), 'inclinar-cli-'));
 
@@ -37,7 +38,7 @@ describe('command line', () => {
     expect(example.status).toBe(0);
     const answer = run(written('design.json', example.stdout));
     expect(answer.stderr).toBe('');
-    expect(JSON.parse(answer.stdout)).toEqual(JSON.parse(JSON.stringify(analyse(demoDesign(name!)))));
+    expect(JSON.parse(answer.stdout)).toEqual(JSON.parse(JSON.stringify(printAnalysis(analyse(demoDesign(name!))))));
   });
 
   test('options reach the computation', () => {

@@ -10,6 +10,7 @@ import { readDesignText } from '@/core/2-document/readDesign';
 import { openDatabase } from '@/storage/database';
 import { designStore } from '@/storage/designStore';
 import { makeStore } from '@/store/store';
+import { printAnalysis } from '@/words/printAnalysis';
 import { App } from '@/ui/App';
 import { createAnalysisClient } from '@/workers/analysisClient';
 import { DEMO_NAMES, demoDesign } from '../demo';
@@ -25,7 +26,7 @@ async function analyseText(text: string): Promise<unknown> {
   const outcome = await preview.request(read.design);
   if (outcome.kind !== 'done')
     throw new Error(outcome.kind === 'failed' ? outcome.message : 'A newer request took its place.');
-  return outcome.analysis;
+  return printAnalysis(outcome.analysis);
 }
 Object.assign(window, { inclinar: { analyse: analyseText } });
 

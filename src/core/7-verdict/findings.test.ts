@@ -219,7 +219,7 @@ describe('rules', () => {
       const finding = analyse(firing, { without: ['remedies'] }).findings.find((candidate) => candidate.id === id)!;
       expect(said(finding.message)).toMatch(/^[A-Z].{30,}\.$/);
       expect(said(finding.message)).not.toMatch(/NaN|undefined|null/);
-      expect(Object.values(finding.numbers).every(Number.isFinite)).toBe(true);
+      expect(Object.values(finding.numbers).every(({ value }) => Number.isFinite(value))).toBe(true);
       expect(finding.source.length).toBeGreaterThan(3);
     },
   );

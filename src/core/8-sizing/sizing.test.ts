@@ -34,7 +34,7 @@ describe('targets', () => {
   test('the least bound counts, and wing loading is ½ρV²C_L/g', () => {
     const targets = targetsOf(brief({ purpose: 'wind', launch: 'hand' }), air, 1);
     expect(targets.stallSpeed).toBeCloseTo(7.5, 9);
-    expect(targets.stallBecause).toMatch(/throw by hand/);
+    expect(said(targets.stallBecause)).toMatch(/throw by hand/);
     expect(targets.wingLoading).toBeCloseTo((0.5 * 1.225 * 7.5 ** 2) / GRAVITY, 3);
     expect(targetsOf(brief({ purpose: 'wind', launch: 'wheels' }), air, 1).stallSpeed).toBe(8);
   });
@@ -43,7 +43,7 @@ describe('targets', () => {
     const windy = targetsOf(brief({ purpose: 'train', wind: 6 }), air, 1);
     expect(windy.cruiseSpeed).toBeCloseTo(11.6, 9);
     expect(windy.conflicts).toEqual([]);
-    expect(targetsOf(brief({ purpose: 'float', wind: 8 }), air, 1).conflicts[0]).toMatch(
+    expect(said(targetsOf(brief({ purpose: 'float', wind: 8 }), air, 1).conflicts[0])).toMatch(
       /wind asks for a cruise of 14.8/,
     );
   });
@@ -51,7 +51,7 @@ describe('targets', () => {
   test('a typed wing loading is kept, and its contradiction told', () => {
     const targets = targetsOf(brief({ purpose: 'float', targetWingLoading: 4000 }), air, 1);
     expect(targets.wingLoading).toBeCloseTo(4, 9);
-    expect(targets.conflicts[0]).toMatch(/stalls at 8.0 m\/s, above 4.5/);
+    expect(said(targets.conflicts[0])).toMatch(/stalls at 8.0 m\/s, above 4.5/);
   });
 });
 
@@ -79,7 +79,7 @@ describe('sizing', () => {
     const [conventional] = RECIPES.train;
     const capped = sized(conventional, { maximumSpan: 700, maximumMass: 150, longestPanel: 300 });
     expect(capped.analysis.reference.span!).toBeLessThan(0.705);
-    expect(capped.remarks.join(' ')).toMatch(/over the 150 g.*longer|more than the 300 mm/);
+    expect(capped.remarks.map(said).join(' ')).toMatch(/over the 150 g.*longer|more than the 300 mm/);
   });
 
   test('what lies in the drawer is used', () => {

@@ -1,3 +1,4 @@
+import { said } from '#/tests/matchers';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { trapezoid } from '#/tests/designs';
@@ -67,7 +68,7 @@ describe('perimeter in closed form', () => {
   });
 
   test('a nose tighter than the board says what happens', () => {
-    expect(foldPattern(fold({ sparHeight: 3 }), 300, { scored: 'inner' }).tooTight).toMatch(/crushed/);
+    expect(said(foldPattern(fold({ sparHeight: 3 }), 300, { scored: 'inner' }).tooTight)).toMatch(/crushed/);
     expect(foldPattern(fold(), 100, { scored: 'inner' }).tooTight).toBeNull();
   });
 });

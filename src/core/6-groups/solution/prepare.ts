@@ -26,7 +26,7 @@ export interface AnalyseOptions {
   /** Wakes straight along the datum (headline), or leaving along the wind at trim. */
   readonly wake?: 'datum' | 'wind';
   readonly grid?: Grid;
-  /** While something is dragged: a lighter lattice. What is let go is computed whole. */
+  /** While something is dragged: a lighter lattice, and no bands. What is let go is computed whole. */
   readonly quick?: boolean;
   /** What to leave out: remedies cost an analysis each, bands a second lattice. */
   readonly without?: readonly Omission[];

@@ -1,6 +1,6 @@
 import { nameOf, percent, plain, say } from '@/core/1-base/words/phrase';
-import { scaledSurface } from '@/core/8-sizing/tail/scaleSurface';
-import { shareByArm } from '@/core/8-sizing/tail/shareByArm';
+import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
+import { shareByArm } from '@/core/3-shape/planform/shareByArm';
 import { makeRule } from '../makeRule';
 
 /** Of the usual share for this arm; below it the school calls the tail small. */

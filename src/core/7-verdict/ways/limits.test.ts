@@ -175,11 +175,11 @@ describe('undercarriage', () => {
         [60, 120, -60, 50, true],
         [600, 0, -70, 20, false],
       ],
-      /propeller tip is -15 mm over the ground|20 mm or more spares it/,
+      /propeller tip is −15 mm over the ground|20 mm or more spares it/,
     ],
   ] as const)('%s is told', (_, wheels, message) => {
     const gear = undercarriageOf(standing(wheels as never), cg)!;
-    expect(gear.words.join(' ')).toMatch(message);
+    expect(gear.words.map(said).join(' ')).toMatch(message);
   });
 
   test('at lift-off a tractor’s propeller rises, a pusher’s comes down', () => {

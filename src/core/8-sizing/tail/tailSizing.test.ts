@@ -6,8 +6,8 @@ import { numbersOf } from '@/core/6-groups/solve';
 import { withFields } from '@/core/2-document/applyChange';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms } from '@/core/3-shape/geometry/planform';
-import { scaledSurface } from './scaleSurface';
-import { shareByArm } from './shareByArm';
+import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
+import { shareByArm } from '@/core/3-shape/planform/shareByArm';
 import { sizeTail } from './tailSizing';
 
 const grid = { strips: 10, chordwise: 4 };

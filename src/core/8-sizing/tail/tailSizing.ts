@@ -7,8 +7,8 @@ import type { FieldChange } from '@/core/7-verdict/finding';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
-import { scaledSurface } from './scaleSurface';
-import { shareByArm } from './shareByArm';
+import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
+import { shareByArm } from '@/core/3-shape/planform/shareByArm';
 
 export type TailSchool = 'percentOfWing' | 'volume' | 'result';
 
