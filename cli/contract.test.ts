@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { CONTRACT } from '#/tests/contract';
 import { analyse, type Analysis } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 
 const whole = new Map<string, Analysis>();
 const analysisOf = (name: string) => {

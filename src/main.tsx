@@ -12,21 +12,21 @@ import { designStore } from '@/storage/designStore';
 import { makeStore } from '@/store/store';
 import { printAnalysis } from '@/words/printAnalysis';
 import { App } from '@/ui/App';
-import { createAnalysisClient } from '@/workers/analysisClient';
-import { DEMO_NAMES, demoDesign } from '../demo';
+import { createLanes } from '@/workers/lanes';
+import { DEMO_NAMES, demoFile } from '../demo';
 
 const designs = designStore(openDatabase());
-const preview = createAnalysisClient();
-const session = makeStore({ designs, analysis: createAnalysisClient(), preview });
+const jobs = createLanes();
+const session = makeStore({ designs, jobs });
 
 /** For scripts in the browser's console: a design document as text in, its whole analysis out. */
 async function analyseText(text: string): Promise<unknown> {
   const read = readDesignText(text);
   if (!read.ok) throw new Error(read.issues.map(({ path, message }) => `${path} ${message}`).join('; '));
-  const outcome = await preview.request(read.design);
+  const outcome = await jobs.ask('analyse', { design: read.design }, { lane: 'long' });
   if (outcome.kind !== 'done')
     throw new Error(outcome.kind === 'failed' ? outcome.message : 'A newer request took its place.');
-  return printAnalysis(outcome.analysis);
+  return printAnalysis(outcome.output.analysis);
 }
 Object.assign(window, { inclinar: { analyse: analyseText } });
 
@@ -38,7 +38,7 @@ document.addEventListener('visibilitychange', () => {
 async function start(): Promise<void> {
   const root = createRoot(document.getElementById('root')!);
   try {
-    await designs.seedOnce(DEMO_NAMES.map(demoDesign));
+    await designs.seedOnce(DEMO_NAMES.map(demoFile));
     await session.loadSettings();
   } catch (error) {
     root.render(<StorageFault detail={error instanceof Error ? error.message : String(error)} />);

@@ -1,4 +1,4 @@
-import { type Design, type DesignInput, designSchema } from '@/core/2-document/schema/design';
+import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import { type Surface, surfaceSchema } from '@/core/2-document/schema/surface';
 import type { z } from 'zod';
 
@@ -26,7 +26,7 @@ export const surface = (input: SurfaceInput): Surface => surfaceSchema.parse(inp
 
 /** A design of surfaces only, everything else by default. */
 export function designOf(surfaces: SurfaceInput[], more: Partial<DesignInput> = {}): Design {
-  return designSchema.parse({ format: 'inclinar-design', version: 1, name: 'Test', surfaces, ...more });
+  return designSchema.parse({ format: 'inclinar-design', version: DESIGN_VERSION, name: 'Test', surfaces, ...more });
 }
 
 /** Wing, tailplane with elevator, fin with rudder, and one lump of mass. */

@@ -1,23 +1,26 @@
-import { analyse, type Analysis } from '@/core/analyse';
+import { finish, type Steps } from '@/core/1-base/steps';
+import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
-import { sizeDesign } from '@/core/8-sizing/sizeDesign';
-import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
 import { makeStore, type Session } from '@/store/store';
-import type { AnalysisClient } from '@/workers/analysisClient';
+import { WORK } from '@/workers/jobs';
+import type { JobClient } from '@/workers/lanes';
 
 const GRID = { strips: 6, chordwise: 3 } as const;
 
 /** Computes at once, in this thread, on a coarse lattice. */
-export const direct: AnalysisClient = {
-  request: async (design, options) => ({
+export const direct: JobClient = {
+  live: async ({ design, options }) => ({
     kind: 'done',
-    analysis: analyse(design, { ...options, grid: GRID }),
-    milliseconds: 1,
+    output: finish(WORK.analyse({ design, options: { ...options, grid: GRID } })),
   }),
-  size: async (input) => ({ kind: 'done', result: sizeDesign(input) }),
-  sizeTail: async (input) => ({ kind: 'done', result: sizeTail(input) }),
+  ask: async (name, input) => {
+    const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: { grid: GRID } } : input;
+    const work = WORK[name] as (given: unknown) => Steps<never>;
+    return { kind: 'done', output: finish(work(coarse)) };
+  },
+  cancel: () => {},
   close: () => {},
 };
 
@@ -37,7 +40,7 @@ let count = 0;
 /** A store with one design open and computed; needs an IndexedDB in the test. */
 export async function openSession(design: Design): Promise<TestSession> {
   const designs = designStore(openDatabase(`session-${++count}-${Math.random()}`));
-  const session = makeStore({ designs, analysis: direct, preview: direct });
+  const session = makeStore({ designs, jobs: direct });
   const { id } = await designs.create(design);
   await session.open(id);
   await settle();

@@ -6,7 +6,7 @@ import { CONTRACT } from '#/tests/contract';
 import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { analyse } from './analyse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 
 const groupsOf = (analysis: object) =>
   analysis as unknown as Record<string, Record<string, unknown> & { reasons: Record<string, string> }>;

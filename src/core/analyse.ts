@@ -1,10 +1,11 @@
+import { finish, type Steps } from './1-base/steps';
 import type { Design } from './2-document/schema/design';
 import type { Numbers } from './6-groups/page';
 import type { AnalyseOptions } from './6-groups/solution/prepare';
 import { numbersOf, solve } from './6-groups/solve';
 import type { Working } from './6-groups/working';
 import type { Finding } from './7-verdict/finding';
-import { findFindings } from './7-verdict/rules';
+import { checkRules, tryRemedies, withoutRemedies } from './7-verdict/judge';
 
 export type { AnalyseOptions } from './6-groups/solution/prepare';
 export type { Numbers } from './6-groups/page';
@@ -23,13 +24,25 @@ export function analyse(design: Design, options: AnalyseOptions = {}): Analysis 
   const left = new Set(options.without);
   const { numbers, explain } = solve(design, options);
   const all = { ...numbers };
-  const tryOut = left.has('remedies') ? null : (changed: Design) => numbersOf(changed, options);
   return {
     format: 'inclinar-analysis',
     version: 1,
     options: { surfacesOnly: options.surfacesOnly ?? false, wake: options.wake ?? 'datum' },
     ...all,
     workings: left.has('workings') ? [] : explain(),
-    findings: left.has('findings') ? [] : findFindings(design, all, tryOut),
+    findings: left.has('findings') ? [] : judge(design, all, options),
   };
+}
+
+function judge(design: Design, numbers: Numbers, options: AnalyseOptions): Finding[] {
+  const candidates = checkRules(design, numbers);
+  return options.without?.includes('remedies')
+    ? withoutRemedies(candidates)
+    : finish(tryRemedies(design, candidates, (changed) => numbersOf(changed, options)));
+}
+
+/** The findings of a design with what would help, one trial at a time: each costs an analysis. */
+export function* findingsStepwise(design: Design, options: AnalyseOptions = {}): Steps<Finding[]> {
+  const tryOut = (changed: Design) => numbersOf(changed, options);
+  return yield* tryRemedies(design, checkRules(design, numbersOf(design, options)), tryOut);
 }

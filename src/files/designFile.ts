@@ -1,32 +1,112 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { type ReadResult, readDesignText } from '@/core/2-document/readDesign';
+import { MOST_PICTURE_BYTES, RECORD_NAMES, type Records } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 
 /** Largest file that is read; a design of thousands of flights is far below it [bytes]. */
 const MOST_BYTES = 20_000_000;
+/** With pictures it may be larger [bytes]. */
+const MOST_ZIP_BYTES = 250_000_000;
+const DOCUMENT = 'design.json';
+const PICTURES = 'pictures/';
+
+export type Pictures = ReadonlyMap<string, Uint8Array<ArrayBuffer>>;
+
+/** A design with what happened to it, as it goes into a file. */
+export interface DesignFile {
+  readonly design: Design;
+  readonly records?: Records;
+  readonly pictures?: Pictures;
+}
+
+/** What was read, with its pictures. */
+export type FileResult =
+  (Extract<ReadResult, { ok: true }> & { readonly pictures: Pictures }) | Extract<ReadResult, { ok: false }>;
 
 /** The document as text, as it is exported and as the command line reads it. */
-export function designText(design: Design): string {
-  return `${JSON.stringify(design, null, 2)}\n`;
+export function designText({ design, records }: DesignFile): string {
+  const kept = Object.fromEntries(
+    RECORD_NAMES.flatMap((kind) => (records && records[kind].length > 0 ? [[kind, records[kind]]] : [])),
+  );
+  const whole = Object.keys(kept).length > 0 ? { ...design, records: kept } : design;
+  return `${JSON.stringify(whole, null, 2)}\n`;
+}
+
+/** What is saved: plain JSON, or a zip of it and its pictures where there are any. */
+export function exportedFile(file: DesignFile): {
+  readonly name: string;
+  readonly parts: BlobPart[];
+  readonly type: string;
+} {
+  const text = designText(file);
+  const name = plainName(file.design);
+  const pictures = [...(file.pictures ?? [])];
+  if (pictures.length === 0) return { name: `${name}.inclinar.json`, parts: [text], type: 'application/json' };
+  const zip = zipSync({
+    [DOCUMENT]: strToU8(text),
+    // Pictures are packed already.
+    ...Object.fromEntries(pictures.map(([id, bytes]) => [`${PICTURES}${id}`, [bytes, { level: 0 }] as const])),
+  });
+  return { name: `${name}.inclinar.zip`, parts: [zip as Uint8Array<ArrayBuffer>], type: 'application/zip' };
 }
 
 /** A file name from the name of a design: letters, digits and dashes. */
-export function designFileName({ name }: Design): string {
+function plainName({ name }: Design): string {
   const plain = name
     .normalize('NFKD')
     .replaceAll(/[^\w\s-]/g, '')
     .trim()
     .replaceAll(/\s+/g, '-')
     .toLowerCase();
-  return `${plain || 'design'}.inclinar.json`;
+  return plain || 'design';
 }
 
+const refused = (path: string, message: string): FileResult => ({ ok: false, issues: [{ path, message }] });
+
 /** Reads a chosen or dropped file. All or nothing. */
-export async function readDesignFile(file: Blob & { name?: string }): Promise<ReadResult> {
-  if (file.size > MOST_BYTES) {
-    return {
-      ok: false,
-      issues: [{ path: '/', message: 'The file is larger than 20 MB: this is not a design.' }],
-    };
+export async function readDesignFile(file: Blob & { name?: string }): Promise<FileResult> {
+  const start = new Uint8Array(await file.slice(0, 4).arrayBuffer());
+  const isZip = start[0] === 0x50 && start[1] === 0x4b;
+  if (file.size > (isZip ? MOST_ZIP_BYTES : MOST_BYTES))
+    return refused('/', `The file is larger than ${isZip ? 250 : 20} MB: this is not a design.`);
+  return isZip
+    ? readZip(new Uint8Array(await file.arrayBuffer()))
+    : withPictures(readDesignText(await file.text()), new Map());
+}
+
+function readZip(bytes: Uint8Array): FileResult {
+  let entries: Record<string, Uint8Array>;
+  try {
+    entries = unzipSync(bytes, {
+      // What claims to be larger than it may be is not unpacked.
+      filter: ({ name, originalSize }) =>
+        originalSize <= (name === DOCUMENT ? MOST_BYTES : name.startsWith(PICTURES) ? MOST_PICTURE_BYTES : 0),
+    });
+  } catch (error) {
+    return refused(
+      '/',
+      `The zip cannot be unpacked (${error instanceof Error ? error.message : String(error)}). Export it again.`,
+    );
   }
-  return readDesignText(await file.text());
+  const document = entries[DOCUMENT];
+  if (!document) return refused('/', `The zip holds no ${DOCUMENT}: choose one that was exported here.`);
+  const pictures = new Map(
+    Object.entries(entries).flatMap(([name, entry]) =>
+      name.startsWith(PICTURES) ? [[name.slice(PICTURES.length), new Uint8Array(entry)] as const] : [],
+    ),
+  );
+  return withPictures(readDesignText(strFromU8(document)), pictures);
+}
+
+/** Photos and pictures must be the same: a photo without its picture is half a record. */
+function withPictures(read: ReadResult, pictures: Pictures): FileResult {
+  if (!read.ok) return read;
+  const missing = read.records.photos.findIndex(({ id, bytes }) => pictures.get(id)?.length !== bytes);
+  if (missing >= 0)
+    return refused(
+      `/records/photos/${missing}`,
+      'has no picture of its size beside it. Import the zip that was exported, or take the photo out of the file.',
+    );
+  const known = new Set(read.records.photos.map(({ id }) => id));
+  return { ...read, pictures: new Map([...pictures].filter(([id]) => known.has(id))) };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { analyse } from '@/core/analyse';
 import { weightBudget, weightRows } from '@/core/4-weight/weightRows';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { readWeights, weightsCsv } from './weightsTable';
 
 const design = demoDesign('lagoon-postman');

@@ -40,10 +40,10 @@ describe('designs', () => {
   });
 
   test('are put in once, and not again after they were removed', async () => {
-    await store.seedOnce([named('A'), named('B')]);
+    await store.seedOnce([{ design: named('A') }, { design: named('B') }]);
     expect((await store.list()).map(({ name }) => name).sort()).toEqual(['A', 'B']);
     for (const { id } of await store.list()) await store.putInBin(id);
-    await store.seedOnce([named('A'), named('B')]);
+    await store.seedOnce([{ design: named('A') }, { design: named('B') }]);
     expect(await store.list()).toEqual([]);
   });
 

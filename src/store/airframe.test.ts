@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
@@ -68,9 +69,7 @@ describe('bodies', () => {
     await settle();
     expect(open.analysis().mass.total!).toBeGreaterThan(before + 0.01);
     const added = open.design().bodies.at(-1)!;
-    open.dispatch(
-      setFields([{ field: `/massItems/receiver/attachment`, value: { kind: 'movesWith', body: added.id } }]),
-    );
+    open.dispatch(setFields([field('massItems', 'receiver', 'attachment').to({ kind: 'movesWith', body: added.id })]));
     expect(open.dispatch(removeBody(added.id))).toBeNull();
     expect(open.design().massItems.find(({ id }) => id === 'receiver')!.attachment).toEqual({ kind: 'fixed' });
     await settle();
@@ -79,7 +78,7 @@ describe('bodies', () => {
 
   test('frames out of order are refused with the place', () => {
     const [body] = open.design().bodies;
-    const outcome = open.dispatch(setFields([{ field: `/bodies/${body!.id}/frames/1/x`, value: -500 }]));
+    const outcome = open.dispatch(setFields([field('bodies', body!.id, 'frames', 1, 'x').to(-500)]));
     expect(outcome).toMatchObject({ path: '/bodies/0/frames/1/x', message: 'must lie aft of the frame before it' });
   });
 });
@@ -99,7 +98,7 @@ describe('drives and drag', () => {
     const glide = open.analysis().speeds.glideRatio!;
     open.dispatch(addDragItem());
     const [item] = open.design().dragItems;
-    open.dispatch(setFields([{ field: `/dragItems/${item!.id}/dragArea`, value: 3000 }]));
+    open.dispatch(setFields([field('dragItems', item!.id, 'dragArea').to(3000)]));
     await settle();
     expect(open.analysis().speeds.glideRatio!).toBeLessThan(glide - 0.3);
     open.dispatch(removeDragItem(item!.id));

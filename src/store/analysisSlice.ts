@@ -1,6 +1,6 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Analysis } from '@/core/analyse';
-import type { Remedy } from '@/core/7-verdict/finding';
+import type { Finding, Remedy } from '@/core/7-verdict/finding';
 
 /** What a remedy would do. */
 export interface Preview {
@@ -15,8 +15,10 @@ export interface AnalysisState {
   readonly preview: Preview | null;
   /** The remedy that is being looked at, so that a late answer is not shown. */
   readonly previewAsked: Remedy | null;
-  /** Remedies are still being tried; those shown are from before. */
-  readonly remediesFollow: boolean;
+  /** Of which state of the document; null before the first. */
+  readonly key: number | null;
+  /** Whether the remedies of these findings were tried; those shown meanwhile are from before. */
+  readonly remedies: 'coming' | 'here' | { readonly failed: string };
   readonly failure: string | null;
   readonly milliseconds: number | null;
   /** Counts arrivals, so that the end of a drag can be waited for. */
@@ -28,15 +30,21 @@ const initialState: AnalysisState = {
   ghost: null,
   preview: null,
   previewAsked: null,
-  remediesFollow: false,
+  key: null,
+  remedies: 'here',
   failure: null,
   milliseconds: null,
   arrivals: 0,
 };
 
-export const analysisArrived = createAction<{ analysis: Analysis; milliseconds: number; remediesFollow: boolean }>(
-  'analysis/arrived',
-);
+export const analysisArrived = createAction<{
+  analysis: Analysis;
+  milliseconds: number;
+  key: number;
+  remediesFollow: boolean;
+}>('analysis/arrived');
+export const remediesArrived = createAction<{ findings: readonly Finding[]; key: number }>('analysis/remediesArrived');
+export const remediesFailed = createAction<{ message: string; key: number }>('analysis/remediesFailed');
 export const analysisFailed = createAction<string>('analysis/failed');
 export const analysisCleared = createAction('analysis/cleared');
 export const ghostTaken = createAction('analysis/ghostTaken');
@@ -57,16 +65,26 @@ function withRemediesOf(before: Analysis | null, analysis: Analysis): Analysis {
 /** Plain on purpose: an analysis is replaced whole, and freezing one deeply at every drag step costs frames. */
 export function analysisReducer(state: AnalysisState = initialState, action: UnknownAction): AnalysisState {
   if (analysisArrived.match(action)) {
-    const { analysis, milliseconds, remediesFollow } = action.payload;
+    const { analysis, milliseconds, key, remediesFollow } = action.payload;
+    // What was overtaken on the way is not shown.
+    if (state.key !== null && key < state.key) return state;
     return {
       ...state,
       current: remediesFollow ? withRemediesOf(state.current, analysis) : analysis,
-      remediesFollow,
+      key,
+      remedies: remediesFollow ? 'coming' : 'here',
       milliseconds,
       failure: null,
       arrivals: state.arrivals + 1,
     };
   }
+  if (remediesArrived.match(action)) {
+    const { findings, key } = action.payload;
+    if (key !== state.key || !state.current) return state;
+    return { ...state, current: { ...state.current, findings }, remedies: 'here', arrivals: state.arrivals + 1 };
+  }
+  if (remediesFailed.match(action))
+    return action.payload.key === state.key ? { ...state, remedies: { failed: action.payload.message } } : state;
   if (analysisFailed.match(action)) return { ...state, failure: action.payload, arrivals: state.arrivals + 1 };
   if (analysisCleared.match(action)) return initialState;
   if (ghostTaken.match(action)) return { ...state, ghost: state.current };

@@ -97,7 +97,7 @@ export interface CombinationResult {
 /** Tries every combination in the worker, one after another; `onResult` hears of each, and stops it by returning false. */
 export const tryCombinations =
   (slots: readonly Slot[], onResult: (result: CombinationResult) => boolean): AppThunk<Promise<void>> =>
-  async (_dispatch, getState, { preview }) => {
+  async (_dispatch, getState, { jobs }) => {
     const design = getState().document.present;
     if (!design) return;
     for (const combination of combinationsOf(design, slots)) {
@@ -107,11 +107,14 @@ export const tryCombinations =
         const [issue] = mounted.error.issues;
         result = { ...result, because: `/${issue!.path.join('/')} ${issue!.message}` };
       } else {
-        let outcome = await preview.request(mounted.data, { without: ['remedies'] });
-        // A remedy that was looked at meanwhile took its turn.
-        while (outcome.kind === 'superseded') outcome = await preview.request(mounted.data, { without: ['remedies'] });
-        result =
-          outcome.kind === 'done' ? { ...result, analysis: outcome.analysis } : { ...result, because: outcome.message };
+        const outcome = await jobs.ask(
+          'analyse',
+          { design: mounted.data, options: { without: ['remedies'] } },
+          { lane: 'long' },
+        );
+        if (outcome.kind === 'done') result = { ...result, analysis: outcome.output.analysis };
+        else if (outcome.kind === 'failed') result = { ...result, because: outcome.message };
+        else return;
       }
       if (!onResult(result)) return;
     }

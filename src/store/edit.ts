@@ -1,39 +1,33 @@
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
-import { type Design, designSchema } from '@/core/2-document/schema/design';
 import type { Words } from '@/core/1-base/words/phrase';
+import { checkChange } from '@/core/2-document/edit/checkChange';
+import type { FieldChange } from '@/core/2-document/edit/field';
+import { withFields } from '@/core/2-document/edit/withFields';
+import type { Design } from '@/core/2-document/schema/design';
 import type { Remedy } from '@/core/7-verdict/finding';
 import { ghostTaken, previewArrived, previewAsked, previewDropped } from './analysisSlice';
 import { documentEdited } from './documentSlice';
 import { dragEnded, dragStarted } from './sessionSlice';
 import type { AppThunk } from './store';
 
-export interface FieldEdit {
-  readonly field: string;
-  readonly value: unknown;
-}
-
 /** Null when the edit was taken, else why not. */
 export type EditOutcome = { readonly path: string; readonly message: Words } | null;
 
-/** Replaces the document by a checked new state; an invalid one changes nothing. */
+/** Replaces the document by a new state whose changed parts were checked; an invalid one changes nothing. */
 export const editDesign =
   (recipe: (design: Design) => Design, gesture?: string): AppThunk<EditOutcome> =>
   (dispatch, getState) => {
     const present = getState().document.present;
     if (!present) return null;
-    const checked = designSchema.safeParse(recipe(present));
-    if (!checked.success) {
-      const [issue] = checked.error.issues;
-      return { path: `/${issue!.path.join('/')}`, message: issue!.message };
-    }
+    const checked = checkChange(present, recipe(present));
+    if (!checked.ok) return checked.issues[0]!;
     dispatch(previewDropped());
-    dispatch(documentEdited({ design: checked.data, gesture }));
+    dispatch(documentEdited({ design: checked.design, gesture }));
     return null;
   };
 
-/** Sets fields by path. Edits that share a gesture are undone together. */
-export const setFields = (change: readonly FieldEdit[], gesture?: string): AppThunk<EditOutcome> =>
+/** Sets fields. Edits that share a gesture are undone together. */
+export const setFields = (change: readonly FieldChange[], gesture?: string): AppThunk<EditOutcome> =>
   editDesign((design) => withFields(design, change), gesture);
 
 export const startDrag = (): AppThunk => (dispatch) => {
@@ -56,21 +50,27 @@ export const applyRemedy =
 /** Computes what a remedy would do and shows it beside the present state. */
 export const previewRemedy =
   (remedy: Remedy): AppThunk =>
-  (dispatch, getState, { preview }) => {
-    const { present } = getState().document;
+  (dispatch, getState, { jobs }) => {
+    const { present, key } = getState().document;
     if (!present) return;
     dispatch(previewAsked(remedy));
-    void preview.request(withFields(present, remedy.change), { without: ['remedies'] }).then((outcome) => {
-      if (outcome.kind === 'done' && getState().document.present === present) {
-        dispatch(previewArrived({ remedy, analysis: outcome.analysis }));
-      }
-    });
+    const design = withFields(present, remedy.change);
+    void jobs
+      .ask('analyse', { design, options: { without: ['remedies'] } }, { lane: 'preview', slot: 'remedy' })
+      .then((outcome) => {
+        if (outcome.kind === 'done' && getState().document.key === key)
+          dispatch(previewArrived({ remedy, analysis: outcome.output.analysis }));
+      });
   };
 
-/** The numbers of a changed copy, without showing it anywhere; null when it could not be computed or something newer was asked. */
+/** The numbers of a changed copy, without showing it anywhere; null when it could not be computed or is not wanted any more. */
 export const analyseVariant =
-  (design: Design): AppThunk<Promise<Analysis | null>> =>
-  async (_dispatch, _getState, { preview }) => {
-    const outcome = await preview.request(design, { without: ['remedies'] });
-    return outcome.kind === 'done' ? outcome.analysis : null;
+  (
+    design: Design,
+    { signal, slot }: { signal?: AbortSignal; slot?: string } = {},
+  ): AppThunk<Promise<Analysis | null>> =>
+  async (_dispatch, _getState, { jobs }) => {
+    const input = { design, options: { without: ['remedies'] } } as const;
+    const outcome = await jobs.ask('analyse', input, { lane: 'preview', signal, slot });
+    return outcome.kind === 'done' ? outcome.output.analysis : null;
   };

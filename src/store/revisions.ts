@@ -1,13 +1,14 @@
+import type { Revision } from '@/core/2-document/records/recordKinds';
 import { readDesign } from '@/core/2-document/readDesign';
 import type { Design } from '@/core/2-document/schema/design';
+import type { RecordHead } from '@/storage/database';
+import { documentAmended } from './documentSlice';
 import { analyseVariant, editDesign, type EditOutcome } from './edit';
 import { comparisonComputed, comparisonDropped, comparisonStarted } from './sessionSlice';
 import type { AppThunk } from './store';
 
-/** A whole state without its record of revisions, as it is kept in one. */
-function stateOf(design: Design): Record<string, unknown> {
-  return structuredClone(Object.fromEntries(Object.entries(design).filter(([key]) => key !== 'revisions')));
-}
+const NOT_OPEN = { path: '/', message: 'No design is open.' } as const;
+const GONE = { path: '/revisions', message: 'There is no such revision.' } as const;
 
 function freshId(taken: readonly { readonly id: string }[]): string {
   let number = taken.length + 1;
@@ -15,86 +16,97 @@ function freshId(taken: readonly { readonly id: string }[]): string {
   return `revision${number}`;
 }
 
-/** Keeps the present state under a name; it grew from the one that was kept or gone back to last. */
-export const keepRevision = (name: string, notes = ''): AppThunk<EditOutcome> =>
-  editDesign((design) => {
-    const id = freshId(design.revisions);
-    return {
-      ...design,
-      basedOn: id,
-      revisions: [
-        ...design.revisions,
-        {
-          id,
-          name,
-          at: new Date().toISOString(),
-          ...(design.basedOn ? { parent: design.basedOn } : {}),
-          notes,
-          design: stateOf(design),
-        },
-      ],
+/**
+ * Keeps the present state under a name; it grew from the one that was kept or
+ * gone back to last. A row of its own: undo does not take it back.
+ */
+export const keepRevision =
+  (name: string, notes = ''): AppThunk<Promise<EditOutcome>> =>
+  async (dispatch, getState, { designs }) => {
+    const { session, document } = getState();
+    const { present } = document;
+    if (session.id === null || !present) return NOT_OPEN;
+    const id = freshId(await designs.records.heads('revisions', session.id));
+    const revision: Revision = {
+      id,
+      name,
+      at: new Date().toISOString(),
+      ...(present.basedOn ? { parent: present.basedOn } : {}),
+      notes,
+      design: { ...present },
     };
-  });
-
-/** The state that a revision kept, migrated to this version; null with words when it cannot be read. */
-export function stateOfRevision(design: Design, id: string): { design: Design } | { because: string } {
-  const revision = design.revisions.find((candidate) => candidate.id === id);
-  if (!revision) return { because: 'There is no such revision.' };
-  const read = readDesign({ ...revision.design, revisions: [] });
-  return read.ok
-    ? { design: read.design }
-    : { because: read.issues.map(({ path, message }) => `${path} ${message}`).join('; ') };
-}
-
-/** Goes on from a kept state: what is drawn becomes that state, the record stays. One step back. */
-export const branchFrom =
-  (id: string): AppThunk<EditOutcome> =>
-  (dispatch, getState) => {
-    const present = getState().document.present;
-    if (!present) return null;
-    const state = stateOfRevision(present, id);
-    if ('because' in state) return { path: '/revisions', message: state.because };
-    return dispatch(
-      editDesign(({ tosses, flights, revisions, name }) => ({
-        ...state.design,
-        name,
-        tosses,
-        flights,
-        revisions,
-        basedOn: id,
-      })),
-    );
+    await designs.records.put('revisions', session.id, revision);
+    const now = getState().document.present;
+    if (now && getState().session.id === session.id) dispatch(documentAmended({ ...now, basedOn: id }));
+    return null;
   };
 
-/** Takes a kept state out of the record; those that grew from it keep its parent. */
-export const dropRevision = (id: string): AppThunk<EditOutcome> =>
-  editDesign((design) => {
-    const gone = design.revisions.find((revision) => revision.id === id);
-    const adopt = (parent: string | undefined) => (parent === id ? gone?.parent : parent);
-    return {
-      ...design,
-      basedOn: adopt(design.basedOn),
-      revisions: design.revisions
-        .filter((revision) => revision.id !== id)
-        .map((revision) => ({ ...revision, parent: adopt(revision.parent) })),
+/** The state that a revision of the open design kept, migrated to this version; words when it cannot be read. */
+export const stateOfRevision =
+  (id: string): AppThunk<Promise<{ readonly design: Design; readonly name: string } | { readonly because: string }>> =>
+  async (_dispatch, getState, { designs }) => {
+    const open = getState().session.id;
+    if (open === null) return { because: NOT_OPEN.message };
+    const head = await designs.records.head('revisions', open, id);
+    if (!head) return { because: GONE.message };
+    const read = readDesign(await designs.records.body('revisions', open, id));
+    return read.ok
+      ? { design: read.design, name: head.name }
+      : { because: read.issues.map(({ path, message }) => `${path} ${message}`).join('; ') };
+  };
+
+/** Goes on from a kept state: what is drawn becomes that state. One step back. */
+export const branchFrom =
+  (id: string): AppThunk<Promise<EditOutcome>> =>
+  async (dispatch, getState) => {
+    const open = getState().session.id;
+    const state = await dispatch(stateOfRevision(id));
+    if ('because' in state) return { path: '/revisions', message: state.because };
+    if (getState().session.id !== open) return NOT_OPEN;
+    return dispatch(editDesign(({ name }) => ({ ...state.design, name, basedOn: id })));
+  };
+
+/** Takes a kept state out of the record; those that grew from it keep its parent. Answers how to put it back. */
+export const dropRevision =
+  (id: string): AppThunk<Promise<() => Promise<void>>> =>
+  async (dispatch, getState, { designs }) => {
+    const open = getState().session.id;
+    const nothing = () => Promise.resolve();
+    const gone = open === null ? undefined : await designs.records.head('revisions', open, id);
+    if (open === null || !gone) return nothing;
+    const children = (await designs.records.heads('revisions', open)).filter(({ parent }) => parent === id);
+    const putBack = await designs.records.remove('revisions', open, id);
+    const adopt = async (parent: string | undefined) => {
+      for (const child of children) await designs.records.change('revisions', open, child.id, { parent });
     };
-  });
+    await adopt(gone.parent);
+    const before = getState().document.present;
+    const wasBase = before?.basedOn === id && getState().session.id === open;
+    if (wasBase) dispatch(documentAmended({ ...before, basedOn: gone.parent }));
+    return async () => {
+      await putBack();
+      await adopt(id);
+      const now = getState().document.present;
+      if (wasBase && now && getState().session.id === open && now.basedOn === gone.parent)
+        dispatch(documentAmended({ ...now, basedOn: id }));
+    };
+  };
 
 /** Lays a kept state under the drawing and computes it; null takes it away. Says why when it cannot be read. */
 export const compareWith =
-  (id: string | null): AppThunk<EditOutcome> =>
-  (dispatch, getState) => {
-    const present = getState().document.present;
-    if (id === null || !present) {
+  (id: string | null): AppThunk<Promise<EditOutcome>> =>
+  async (dispatch, getState) => {
+    if (id === null) {
       dispatch(comparisonDropped());
       return null;
     }
-    const state = stateOfRevision(present, id);
+    const state = await dispatch(stateOfRevision(id));
     if ('because' in state) return { path: '/revisions', message: state.because };
-    const name = present.revisions.find((revision) => revision.id === id)!.name;
-    dispatch(comparisonStarted({ id, name, design: state.design }));
-    void dispatch(analyseVariant(state.design)).then((analysis) => {
+    dispatch(comparisonStarted({ id, name: state.name, design: state.design }));
+    void dispatch(analyseVariant(state.design, { slot: 'compared' })).then((analysis) => {
       if (analysis && getState().session.compared?.id === id) dispatch(comparisonComputed(analysis));
     });
     return null;
   };
+
+export type RevisionHead = RecordHead<'revisions'>;

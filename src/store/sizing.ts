@@ -2,22 +2,32 @@ import { type Recipe, RECIPES } from '@/core/8-sizing/recipe';
 import type { SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { TailAims, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import { editDesign, type EditOutcome } from './edit';
-import { layoutSized, sizingFailed, sizingStarted } from './sizingSlice';
+import { layoutSized, sizingCancelled, sizingFailed, sizingStarted } from './sizingSlice';
 import type { AppThunk } from './store';
+
+const SLOT = 'sizing';
+
+/** Ends the sizing that goes on; what came stays. */
+export const cancelSizing =
+  (): AppThunk =>
+  (dispatch, _getState, { jobs }) => {
+    dispatch(sizingCancelled());
+    jobs.cancel(SLOT);
+  };
 
 /** Sizes layouts one after another in the worker; a newer request or a cancel ends it. */
 const sizeLayouts =
   (recipes: readonly Recipe[], keep: boolean): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { preview }) => {
+  async (dispatch, getState, { jobs }) => {
     const design = getState().document.present;
     if (!design) return;
     dispatch(sizingStarted({ count: recipes.length, keep }));
     const { run } = getState().sizing;
     for (const recipe of recipes) {
       const { brief, conditions, materials } = design;
-      const outcome = await preview.size({ recipe, brief, conditions, materials });
+      const outcome = await jobs.ask('size', { recipe, brief, conditions, materials }, { lane: 'long', slot: SLOT });
       if (getState().sizing.run !== run) return;
-      if (outcome.kind === 'done') dispatch(layoutSized(outcome.result));
+      if (outcome.kind === 'done') dispatch(layoutSized(outcome.output));
       else {
         dispatch(
           sizingFailed(outcome.kind === 'failed' ? outcome.message : 'Something else was asked meanwhile: ask again.'),
@@ -43,19 +53,17 @@ export const startFrom = (result: Extract<SizingResult, { kind: 'sized' }>): App
     name: current.name === 'New design' ? result.candidate.recipe.name : current.name,
     notes: current.notes || result.candidate.design.notes,
     brief: current.brief,
-    tosses: current.tosses,
-    flights: current.flights,
-    revisions: current.revisions,
+    basedOn: current.basedOn,
   }));
 
 /** One tail by three schools, in the worker; null when something newer was asked meanwhile. */
 export const compareTailSchools =
   (surface: string, aims: TailAims): AppThunk<Promise<TailSizingResult | null>> =>
-  async (_dispatch, getState, { preview }) => {
+  async (_dispatch, getState, { jobs }) => {
     const design = getState().document.present;
     if (!design) return null;
-    const outcome = await preview.sizeTail({ design, surface, aims });
+    const outcome = await jobs.ask('sizeTail', { design, surface, aims }, { lane: 'preview', slot: 'tail' });
     if (outcome.kind === 'failed')
       return { kind: 'impossible', because: `It could not be computed: ${outcome.message}` };
-    return outcome.kind === 'done' ? outcome.result : null;
+    return outcome.kind === 'done' ? outcome.output : null;
   };

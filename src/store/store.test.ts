@@ -1,11 +1,11 @@
+import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
-import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { direct, settle } from '#/tests/session';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
-import type { AnalysisClient } from '@/workers/analysisClient';
+import type { JobClient } from '@/workers/lanes';
 import { previewDropped } from './analysisSlice';
 import { applyRemedy, editDesign, endDrag, previewRemedy, setFields, startDrag } from './edit';
 import { unitsChanged } from './settingsSlice';
@@ -13,6 +13,7 @@ import { sizeCandidates, startFrom } from './sizing';
 import { sizingCancelled } from './sizingSlice';
 import { makeStore, type Session } from './store';
 import { sentence } from '@/words/formatQuantity';
+import { HISTORY_LIMIT, redone, undone } from './documentSlice';
 
 let designs: DesignStore;
 let session: Session;
@@ -20,11 +21,11 @@ let id: string;
 let count = 0;
 const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
 const set = (value: unknown, gesture?: string) =>
-  session.store.dispatch(setFields([{ field: '/surfaces/wing/incidence', value }], gesture));
+  session.store.dispatch(setFields([field('surfaces', 'wing', 'incidence').to(value as number)], gesture));
 
 beforeEach(async () => {
   designs = designStore(openDatabase(`store-${++count}`));
-  session = makeStore({ designs, analysis: direct, preview: direct });
+  session = makeStore({ designs, jobs: direct });
   id = (await designs.create(simpleAircraft())).id;
   expect(await session.open(id)).toBe(true);
   await settle();
@@ -54,7 +55,7 @@ describe('editing', () => {
     set(1);
     for (let step = 0; step < 10; step++) set(2 + step / 10, 'drag-1');
     set(5, 'drag-2');
-    const undo = () => session.store.dispatch(ActionCreators.undo());
+    const undo = () => session.store.dispatch(undone());
     expect(incidence()).toBe(5);
     undo();
     expect(incidence()).toBe(2.9);
@@ -62,9 +63,35 @@ describe('editing', () => {
     expect(incidence()).toBe(1);
     undo();
     expect(incidence()).toBe(3);
-    session.store.dispatch(ActionCreators.redo());
-    session.store.dispatch(ActionCreators.redo());
+    session.store.dispatch(redone());
+    session.store.dispatch(redone());
     expect(incidence()).toBe(2.9);
+  });
+
+  test('what an edit did not touch keeps its identity, there and back', () => {
+    const before = session.store.getState().document.present!;
+    set(4);
+    const after = session.store.getState().document.present!;
+    expect(after.surfaces[1]).toBe(before.surfaces[1]);
+    expect(after.surfaces[0]!.stations).toBe(before.surfaces[0]!.stations);
+    expect(after.massItems).toBe(before.massItems);
+    session.store.dispatch(undone());
+    const back = session.store.getState().document.present!;
+    expect(back).toEqual(before);
+    expect(back.massItems).toBe(before.massItems);
+    expect(back.surfaces[1]).toBe(before.surfaces[1]);
+  });
+
+  test('history is patches: a long drag is one small step, and steps beyond the limit go', () => {
+    for (let step = 0; step < 300; step++) set(1 + step / 1000, 'one drag');
+    const { past } = session.store.getState().document;
+    expect(past.length).toBe(1);
+    expect(past[0]!.patches).toEqual([{ op: 'replace', path: ['surfaces', 0, 'incidence'], value: 1.299 }]);
+    for (let step = 0; step < HISTORY_LIMIT + 20; step++) set(2 + step / 1000);
+    expect(session.store.getState().document.past.length).toBe(HISTORY_LIMIT);
+    for (let step = 0; step < HISTORY_LIMIT; step++) session.store.dispatch(undone());
+    expect(session.store.getState().document.past).toEqual([]);
+    expect(incidence()).toBeCloseTo(2.019, 9);
   });
 
   test('opening starts a history of its own', async () => {
@@ -84,10 +111,10 @@ describe('editing', () => {
 
 describe('numbers beside the document', () => {
   test('a drag leaves a ghost and asks for remedies only when it ends', async () => {
-    session.store.dispatch(setFields([{ field: '/massItems/lump/position/x', value: 130 }]));
+    session.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(130)]));
     await settle();
     session.store.dispatch(startDrag());
-    session.store.dispatch(setFields([{ field: '/massItems/lump/position/x', value: 131 }], 'drag'));
+    session.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(131)], 'drag'));
     await settle();
     const { ghost, current } = session.store.getState().analysis;
     expect(ghost!.mass.cg![0]).toBeLessThan(current!.mass.cg![0]);
@@ -101,7 +128,7 @@ describe('numbers beside the document', () => {
   });
 
   test('a remedy previews without changing anything, and is one step when taken', async () => {
-    const remedy = { label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] };
+    const remedy = { label: 'Slide', change: [field('massItems', 'pack', 'position', 'x').to(20)] };
     const present = session.store.getState().document.present;
     session.store.dispatch(previewRemedy(remedy));
     await settle();
@@ -112,13 +139,13 @@ describe('numbers beside the document', () => {
     await settle();
     expect(session.store.getState().analysis.preview).toBeNull();
     expect(session.store.getState().analysis.current!.mass.cg).toEqual(preview!.analysis.mass.cg);
-    session.store.dispatch(ActionCreators.undo());
-    expect(session.store.getState().document.present).toBe(present);
+    session.store.dispatch(undone());
+    expect(session.store.getState().document.present).toEqual(present);
   });
 
   test('a preview that was left before it came is not shown', async () => {
     session.store.dispatch(
-      previewRemedy({ label: 'Slide', change: [{ field: '/massItems/pack/position/x', value: 20 }] }),
+      previewRemedy({ label: 'Slide', change: [field('massItems', 'pack', 'position', 'x').to(20)] }),
     );
     session.store.dispatch(previewDropped());
     await settle();
@@ -126,11 +153,47 @@ describe('numbers beside the document', () => {
   });
 
   test('a failure is told, and the numbers from before stay', async () => {
-    const failing: AnalysisClient = { ...direct, request: async () => ({ kind: 'failed', message: 'broke' }) };
-    const other = makeStore({ designs, analysis: failing, preview: direct });
+    const failing: JobClient = { ...direct, live: async () => ({ kind: 'failed', message: 'broke' }) };
+    const other = makeStore({ designs, jobs: failing });
     await other.open(id);
     await settle();
     expect(other.store.getState().analysis.failure).toBe('broke');
+  });
+
+  test('remedies that could not be tried are said, and can be tried again', async () => {
+    let broken = true;
+    const ask: JobClient['ask'] = (name, input, options) =>
+      broken && name === 'remedies'
+        ? Promise.resolve({ kind: 'failed', message: 'the worker died' })
+        : direct.ask(name, input, options);
+    const other = makeStore({ designs, jobs: { ...direct, ask } });
+    await other.open(id);
+    await settle();
+    expect(other.store.getState().analysis.remedies).toEqual({ failed: 'the worker died' });
+    broken = false;
+    await other.retryRemedies();
+    expect(other.store.getState().analysis.remedies).toBe('here');
+  });
+
+  test('an answer of a state that was left behind is not shown', async () => {
+    const answers: (() => void)[] = [];
+    const live: JobClient['live'] = async (input) => {
+      const outcome = await direct.live(input);
+      await new Promise<void>((go) => answers.push(go));
+      return outcome;
+    };
+    const other = makeStore({ designs, jobs: { ...direct, live } });
+    await other.open(id);
+    await settle();
+    other.store.dispatch(setFields([field('conditions', 'cruiseSpeed').to(14)]));
+    await settle();
+    expect(answers.length).toBe(2);
+    answers[1]!();
+    await settle();
+    expect(other.store.getState().analysis.current!.trim.speed).toBe(14);
+    answers[0]!();
+    await settle();
+    expect(other.store.getState().analysis.current!.trim.speed).toBe(14);
   });
 });
 
@@ -148,8 +211,8 @@ describe('first sizing', () => {
     const after = session.store.getState().document.present!;
     expect(after.surfaces).toEqual(first.candidate.design.surfaces);
     expect(after.name).toBe(before.name);
-    session.store.dispatch(ActionCreators.undo());
-    expect(session.store.getState().document.present).toBe(before);
+    session.store.dispatch(undone());
+    expect(session.store.getState().document.present).toEqual(before);
   });
 
   test('a cancel ends it and late answers are not shown', async () => {
@@ -164,11 +227,11 @@ describe('settings and tabs', () => {
   test('units are remembered; a broken setting is left aside', async () => {
     session.store.dispatch(unitsChanged({ length: 'in' }));
     await settle();
-    const again = makeStore({ designs, analysis: direct, preview: direct });
+    const again = makeStore({ designs, jobs: direct });
     await again.loadSettings();
     expect(again.store.getState().settings.units.length).toBe('in');
     await designs.writeSetting('settings', { units: { length: 'cubit' } });
-    const third = makeStore({ designs, analysis: direct, preview: direct });
+    const third = makeStore({ designs, jobs: direct });
     await third.loadSettings();
     expect(third.store.getState().settings.units.length).toBe('mm');
   });

@@ -5,12 +5,18 @@ import {
   type ThunkAction,
   type UnknownAction,
 } from '@reduxjs/toolkit';
-import { ActionCreators } from 'redux-undo';
 import type { Design } from '@/core/2-document/schema/design';
 import { type Autosave, createAutosave } from '@/storage/autosave';
 import type { DesignStore } from '@/storage/designStore';
-import type { AnalysisClient } from '@/workers/analysisClient';
-import { analysisArrived, analysisCleared, analysisFailed, analysisReducer } from './analysisSlice';
+import type { JobClient } from '@/workers/lanes';
+import {
+  analysisArrived,
+  analysisCleared,
+  analysisFailed,
+  analysisReducer,
+  remediesArrived,
+  remediesFailed,
+} from './analysisSlice';
 import { documentOpened, documentReducer } from './documentSlice';
 import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
 import { sizingCleared, sizingSlice } from './sizingSlice';
@@ -23,12 +29,10 @@ import {
   unitsChanged,
 } from './settingsSlice';
 
-/** What hangs off the store: the browser's storage and the computing worker. */
+/** What hangs off the store: the browser's storage and the computing workers. */
 export interface Services {
   readonly designs: DesignStore;
-  readonly analysis: AnalysisClient;
-  /** A second worker for previews, so that they never delay the headline numbers. */
-  readonly preview: AnalysisClient;
+  readonly jobs: JobClient;
 }
 
 export function makeStore(services: Services) {
@@ -70,18 +74,24 @@ export function makeStore(services: Services) {
 
   const compute = async () => {
     const { document, session } = store.getState();
-    const design = document.present;
+    const { present: design, key } = document;
     if (!design) return;
-    const outcome = await services.analysis.request(design, { without: ['remedies'], quick: session.dragging });
+    const options = { without: ['remedies'], quick: session.dragging } as const;
+    const outcome = await services.jobs.live({ design, options });
     if (store.getState().session.id !== session.id) return;
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
     if (outcome.kind !== 'done') return;
-    store.dispatch(analysisArrived({ ...outcome, remediesFollow: !session.dragging }));
+    const settled = !session.dragging && store.getState().document.key === key;
+    store.dispatch(analysisArrived({ ...outcome.output, key, remediesFollow: !session.dragging }));
     // Remedies are tried one by one, each a whole analysis: the numbers do not wait for them.
-    if (session.dragging || store.getState().document.present !== design) return;
-    const whole = await services.analysis.request(design);
-    if (whole.kind === 'done' && store.getState().document.present === design)
-      store.dispatch(analysisArrived({ ...whole, remediesFollow: false }));
+    if (settled) await findRemedies(design, key);
+  };
+
+  /** Tries what may help, in the long lane; a newer state of the document ends it. */
+  const findRemedies = async (design: Design, key: number) => {
+    const outcome = await services.jobs.ask('remedies', { design }, { lane: 'long', slot: 'remedies' });
+    if (outcome.kind === 'done') store.dispatch(remediesArrived({ findings: outcome.output, key }));
+    if (outcome.kind === 'failed') store.dispatch(remediesFailed({ message: outcome.message, key }));
   };
 
   listeners.startListening({
@@ -104,7 +114,6 @@ export function makeStore(services: Services) {
 
   const showDocument = (design: Design | null) => {
     store.dispatch(documentOpened(design));
-    store.dispatch(ActionCreators.clearHistory());
   };
 
   /** Opens a stored design, or closes the open one with null. */
@@ -129,6 +138,11 @@ export function makeStore(services: Services) {
   return {
     store,
     open,
+    /** Tries the remedies again after that failed. */
+    retryRemedies: async () => {
+      const { present, key } = store.getState().document;
+      if (present && store.getState().analysis.key === key) await findRemedies(present, key);
+    },
     /** Writes what is unsaved at once, as when the tab is hidden. */
     flush: () => autosave?.flush() ?? Promise.resolve(),
     /** Another tab saved a newer state: take it when nothing here is unsaved, else say so. */

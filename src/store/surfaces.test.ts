@@ -1,6 +1,6 @@
+import { field } from '@/core/2-document/edit/field';
 import { said } from '#/tests/matchers';
 import 'fake-indexeddb/auto';
-import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
@@ -9,6 +9,7 @@ import { withTipShape } from '@/core/3-shape/planform/panels';
 import { wingSizesOf } from '@/core/8-sizing/planform/resize';
 import { lockToggled, surfaceChosen } from './sessionSlice';
 import { addSurface, editSurface, heldEdits, removeSurface, resizeWing, setSurfaceFields } from './surfaces';
+import { undone } from './documentSlice';
 
 let open: TestSession;
 beforeEach(async () => {
@@ -22,8 +23,8 @@ describe('sizes from the panel', () => {
     const before = open.design();
     expect(open.dispatch(resizeWing('span', 1.4))).toBeNull();
     expect(sizes().span).toBeCloseTo(1.4, 6);
-    open.dispatch(ActionCreators.undo());
-    expect(open.design()).toBe(before);
+    open.dispatch(undone());
+    expect(open.design()).toEqual(before);
   });
 
   test('locks are kept by typed sizes, stations and handles alike', () => {
@@ -31,11 +32,11 @@ describe('sizes from the panel', () => {
     const { area } = sizes();
     open.dispatch(resizeWing('span', 1.4));
     expect(sizes().area).toBeCloseTo(area!, 6);
-    const field = '/surfaces/wing/stations/0/chord';
-    open.dispatch(setSurfaceFields('wing', [{ field, value: 230 }], 'chord'));
+    const root = field('surfaces', 'wing', 'stations', 0, 'chord');
+    open.dispatch(setSurfaceFields('wing', [root.to(230)], 'chord'));
     expect(sizes().area).toBeCloseTo(area!, 6);
     expect(wing().stations[0]!.chord).toBe(230);
-    const held = heldEdits(open.design(), [{ field, value: 250 }], { locked: ['area'], driven: 'chord' });
+    const held = heldEdits(open.design(), [root.to(250)], { locked: ['area'], driven: 'chord' });
     expect(held).toMatchObject({ because: null, edits: [{ field: '/surfaces' }] });
   });
 
@@ -43,7 +44,7 @@ describe('sizes from the panel', () => {
     open.dispatch(lockToggled('span'));
     const before = open.design();
     expect(said(open.dispatch(resizeWing('span', 1))?.message)).toMatch(/cannot change: the span is locked/);
-    const longer = [{ field: '/surfaces/wing/stations/2/distanceFromRoot', value: 900 }];
+    const longer = [field('surfaces', 'wing', 'stations', 2, 'distanceFromRoot').to(900)];
     expect(said(open.dispatch(setSurfaceFields('wing', longer, 'span'))?.message)).toMatch(/cannot change/);
     expect(open.design()).toBe(before);
     open.dispatch(lockToggled('span'));
@@ -53,7 +54,7 @@ describe('sizes from the panel', () => {
 
   test('tails do not mind the locks of the wing', () => {
     open.dispatch(lockToggled('area'));
-    const edit = [{ field: '/surfaces/tailplane/stations/0/chord', value: 155 }];
+    const edit = [field('surfaces', 'tailplane', 'stations', 0, 'chord').to(155)];
     expect(open.dispatch(setSurfaceFields('tailplane', edit, 'chord'))).toBeNull();
     expect(open.design().surfaces[1]!.stations[0]!.chord).toBe(155);
   });

@@ -1,9 +1,10 @@
-import { withFields } from '@/core/2-document/applyChange';
+import { field, type FieldChange } from '@/core/2-document/edit/field';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { type AddedKind, addedSurface } from '@/core/8-sizing/planform/addSurface';
 import { holdSizes, resizeWings, type WingSize } from '@/core/8-sizing/planform/resize';
-import { editDesign, type EditOutcome, type FieldEdit, setFields } from './edit';
+import { editDesign, type EditOutcome, setFields } from './edit';
 import { surfaceChosen } from './sessionSlice';
 import type { AppThunk } from './store';
 import { say, type Words } from '@/core/1-base/words/phrase';
@@ -14,14 +15,14 @@ export type Driven = 'span' | 'chord';
 /** The edits with the locked sizes brought back; those of a refused edit are none. */
 export function heldEdits(
   design: Design,
-  edits: readonly FieldEdit[],
+  edits: readonly FieldChange[],
   hold: { readonly locked: readonly WingSize[]; readonly driven: Driven },
-): { readonly edits: readonly FieldEdit[]; readonly because: Words | null } {
+): { readonly edits: readonly FieldChange[]; readonly because: Words | null } {
   if (hold.locked.length === 0) return { edits, because: null };
   const held = holdSizes(design, withFields(design, edits), hold);
   return 'because' in held
     ? { edits: [], because: held.because }
-    : { edits: [{ field: '/surfaces', value: held.surfaces }], because: null };
+    : { edits: [field('surfaces').to(held.surfaces)], because: null };
 }
 
 const isWing = (design: Design, id: string) =>
@@ -29,7 +30,7 @@ const isWing = (design: Design, id: string) =>
 
 /** Fields of one surface; on wings the locks are kept. */
 export const setSurfaceFields =
-  (id: string, edits: readonly FieldEdit[], driven: Driven | null): AppThunk<EditOutcome> =>
+  (id: string, edits: readonly FieldChange[], driven: Driven | null): AppThunk<EditOutcome> =>
   (dispatch, getState) => {
     const design = getState().document.present;
     const { locked } = getState().session;

@@ -1,5 +1,4 @@
 import 'fake-indexeddb/auto';
-import { ActionCreators } from 'redux-undo';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
@@ -8,6 +7,7 @@ import { BOARDS } from '@/core/2-document/catalogue/boards';
 import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { addItem, pasteWeights, removeItem } from './weights';
 import { keptInDrawer, settingsSchema, takenFromDrawer } from './settingsSlice';
+import { undone } from './documentSlice';
 
 let open: TestSession;
 beforeEach(async () => {
@@ -40,7 +40,7 @@ describe('equipment', () => {
     tangled.dispatch(removeItem('aileronServos'));
     expect(tangled.design().assemblies[0]!.massItems).toEqual([]);
     expect(tangled.design().tolerances).toEqual([]);
-    tangled.dispatch(ActionCreators.undo());
+    tangled.dispatch(undone());
     expect(tangled.design().assemblies[0]!.massItems).toEqual(['aileronServos']);
   });
 
@@ -54,8 +54,8 @@ describe('equipment', () => {
       added: 1,
     });
     expect(open.design().surfaces[0]!.measuredMass).toBe(150);
-    open.dispatch(ActionCreators.undo());
-    expect(open.design()).toBe(before);
+    open.dispatch(undone());
+    expect(open.design()).toEqual(before);
   });
 });
 

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
@@ -145,8 +146,8 @@ describe('control feel', () => {
     const { hand, dispatch, analysis, design } = await show(demoDesign('lagoon-postman'), <ControlFeelSection />);
     dispatch(
       setFields([
-        { field: '/surfaces/wing/controls/aileron/throwUp', value: 2 },
-        { field: '/surfaces/wing/controls/aileron/throwDown', value: 2 },
+        field('surfaces', 'wing', 'controls', 'aileron', 'throwUp').to(2),
+        field('surfaces', 'wing', 'controls', 'aileron', 'throwDown').to(2),
       ]),
     );
     await waitFor(() => expect(document.body.textContent).toContain('feels too little'));
@@ -160,20 +161,20 @@ describe('control feel', () => {
 
 describe('revisions', () => {
   test('keep, change, compare, go back', async () => {
-    const { hand, dispatch, design } = await show(
+    const { hand, dispatch, design, designs, id } = await show(
       demoDesign('tern-tender'),
       <Now of={(current) => <RevisionsSheet design={current} />} />,
     );
     expect(screen.getByText(/Nothing kept yet/)).toBeTruthy();
     await hand.type(screen.getByLabelText('Name of this state'), 'First{Enter}');
-    dispatch(setFields([{ field: '/surfaces/tailplane/incidence', value: 2.5 }]));
+    dispatch(setFields([field('surfaces', 'tailplane', 'incidence').to(2.5)]));
     await hand.click(await screen.findByRole('button', { name: 'Compare' }));
     const sheet = await screen.findByTestId('comparison');
     await waitFor(() => expect(sheet.textContent).toContain('Pitch control at cruise'));
     expect(sheet.textContent).toMatch(/Tailplane, incidence1° → 2\.5°/i);
     await hand.click(screen.getByRole('button', { name: 'Go on from it' }));
-    expect(design().surfaces.find(({ id }) => id === 'tailplane')!.incidence).toBe(1);
+    await waitFor(() => expect(design().surfaces.find(({ id }) => id === 'tailplane')!.incidence).toBe(1));
     await hand.click(screen.getByRole('button', { name: 'Take First out of the record' }));
-    expect(design().revisions).toEqual([]);
+    await waitFor(async () => expect(await designs.records.count('revisions', id)).toBe(0));
   });
 });

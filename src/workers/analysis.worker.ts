@@ -1,28 +1,20 @@
 import '@/core/1-base/zodSetup';
 import { expose } from 'comlink';
-import { analyse } from '@/core/analyse';
-import { sizeDesign } from '@/core/8-sizing/sizeDesign';
-import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
-import type { AnalysisService, Answer } from './contract';
+import { makeService } from './host';
 
-/** Errors become data on this side: a thrown one would lose all but its message. */
-function guarded<Done>(work: () => Done): Answer<Done> {
-  try {
-    return work();
-  } catch (error) {
-    return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
-  }
+/**
+ * As long as this worker lives it holds a lock of its own name; whoever asks
+ * for the same lock learns of its end at once. Browsers tell of a thrown error
+ * but not of a worker that ran out of memory.
+ */
+function holdLock(): Promise<void> {
+  if (!('locks' in navigator)) return Promise.resolve();
+  return new Promise((resolve) => {
+    void navigator.locks.request(self.name, () => {
+      resolve();
+      return new Promise<void>(() => {});
+    });
+  });
 }
 
-const service: AnalysisService = {
-  analyse: (design, options) =>
-    guarded(() => {
-      const start = performance.now();
-      const analysis = analyse(design, options);
-      return { kind: 'done', analysis, milliseconds: performance.now() - start };
-    }),
-  size: (input) => guarded(() => ({ kind: 'done', result: sizeDesign(input) })),
-  sizeTail: (input) => guarded(() => ({ kind: 'done', result: sizeTail(input) })),
-};
-
-expose(service);
+expose(makeService(holdLock()));

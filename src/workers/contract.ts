@@ -1,26 +1,53 @@
-import type { AnalyseOptions, Analysis } from '@/core/analyse';
+import type { Progress } from '@/core/1-base/steps';
+import type { Analysis, AnalyseOptions } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
+import type { Finding } from '@/core/7-verdict/finding';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { TailSizingInput, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 
-/** What the computing worker offers. Plain data both ways. */
-export interface AnalysisService {
-  analyse(design: Design, options: AnalyseOptions): Answer<AnalysisDone>;
-  size(input: SizingInput): Answer<{ readonly kind: 'done'; readonly result: SizingResult }>;
-  sizeTail(input: TailSizingInput): Answer<{ readonly kind: 'done'; readonly result: TailSizingResult }>;
+/** What workers do: plain data in and out. A new kind of job is one line here and one in `jobs.ts`. */
+export interface Jobs {
+  analyse: { input: AnalyseInput; output: Analysed };
+  remedies: { input: AnalyseInput; output: readonly Finding[] };
+  size: { input: SizingInput; output: SizingResult };
+  sizeTail: { input: TailSizingInput; output: TailSizingResult };
 }
 
-export interface AnalysisDone {
-  readonly kind: 'done';
+export type JobName = keyof Jobs;
+export type InputOf<Name extends JobName> = Jobs[Name]['input'];
+export type OutputOf<Name extends JobName> = Jobs[Name]['output'];
+
+export interface AnalyseInput {
+  readonly design: Design;
+  readonly options?: AnalyseOptions;
+}
+
+export interface Analysed {
   readonly analysis: Analysis;
   readonly milliseconds: number;
 }
 
-/** Errors cross as data: a thrown one would lose all but its message. */
-export type Answer<Done> = Done | { readonly kind: 'failed'; readonly message: string };
+export type { Progress } from '@/core/1-base/steps';
 
-/** How a request ended for the one who asked. */
-export type Outcome<Done> = Answer<Done> | { readonly kind: 'superseded' };
+/** How a job ended in the worker. Errors cross as data: a thrown one would lose all but its message. */
+export type Answer<Output> =
+  | { readonly kind: 'done'; readonly output: Output }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'cancelled' };
 
-export type WorkerAnswer = Answer<AnalysisDone>;
-export type JobOutcome = Outcome<AnalysisDone>;
+/** How a job ended for the one who asked. */
+export type Outcome<Output> = Answer<Output> | { readonly kind: 'superseded' };
+
+/** What a worker offers across the border. */
+export interface WorkerService {
+  /** Resolves when the worker can be watched: it then holds the lock of its name. */
+  ready(): Promise<void>;
+  run<Name extends JobName>(
+    id: number,
+    name: Name,
+    input: InputOf<Name>,
+    report: ((progress: Progress) => void) | null,
+  ): Promise<Answer<OutputOf<Name>>>;
+  /** Ends a job at its next pause. */
+  cancel(id: number): void;
+}

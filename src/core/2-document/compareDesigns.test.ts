@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
-import { withFields } from './applyChange';
+import { withFields } from './edit/withFields';
 import { compareDesigns } from './compareDesigns';
 
 const design = simpleAircraft();
@@ -27,12 +27,8 @@ describe('what changed between two states', () => {
     expect(compareDesigns(design, { ...design, surfaces: [...design.surfaces].reverse() })).toEqual([]);
   });
 
-  test('the record of flights and revisions does not count', () => {
-    const flown = {
-      ...design,
-      revisions: [{ id: 'r1', name: 'First', at: '2026-05-01T10:00:00Z', notes: '', design: {} }],
-    };
-    expect(compareDesigns(design, flown)).toEqual([]);
+  test('where it grew from does not count', () => {
+    expect(compareDesigns(design, { ...design, basedOn: 'revision1' })).toEqual([]);
   });
 
   test('another kind of section shows its fields', () => {

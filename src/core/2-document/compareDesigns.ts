@@ -11,8 +11,8 @@ export interface Difference {
   readonly after: string | number | boolean | null;
 }
 
-/** What happened to a design is not part of what it is. */
-const RECORDS: ReadonlySet<string> = new Set(['revisions', 'tosses', 'flights', 'basedOn']);
+/** Where a design grew from is not part of what it is. */
+const ORIGIN = 'basedOn';
 
 type Json = unknown;
 const isRecord = (value: Json): value is Record<string, Json> =>
@@ -65,7 +65,7 @@ function walk(before: Json, after: Json, place: Place, found: Difference[]): voi
     const a = isRecord(before) ? before : {};
     const b = isRecord(after) ? after : {};
     for (const key of new Set([...Object.keys(a), ...Object.keys(b)])) {
-      if (place.path.length === 0 && RECORDS.has(key)) continue;
+      if (place.path.length === 0 && key === ORIGIN) continue;
       if (key !== 'id' || place.path.length === 0) step(a[key], b[key], key, place, found);
     }
     return;

@@ -1,16 +1,24 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { designOf, trapezoid } from '#/tests/designs';
-import { withFields } from './applyChange';
-import { readField, writeFieldInPlace } from './fieldPath';
-import { migrate, MIGRATIONS } from './migrations';
+import { withFields } from './edit/withFields';
+import { readField, writeFieldInPlace } from './edit/fieldPath';
+import { migrate, MIGRATIONS } from './migrations/migrations';
 import { designJsonSchema, readDesign, readDesignText } from './readDesign';
+import { NO_RECORDS } from './records/recordKinds';
 import { type Design, DESIGN_VERSION } from './schema/design';
 import { LIMITS, limitSentence } from './schema/limits';
 
 const sampleText = (version: number) =>
   readFileSync(new URL(`../../../tests/samples/version-${version}.json`, import.meta.url), 'utf8');
-const everything = () => JSON.parse(sampleText(1)) as Design;
+const whole = () => JSON.parse(sampleText(DESIGN_VERSION)) as Design & { records: unknown };
+/** One of everything that can be drawn. */
+const everything = (): Design => {
+  const { records: _, ...design } = whole();
+  return design;
+};
+const TOSS = { id: 'toss1', at: '2026-05-01T10:00:00Z', result: 'dived' };
+const PHOTO = { id: 'photo1', at: '2026-05-01T10:00:00Z', type: 'image/png' };
 const issuesOf = (change: [string, unknown][]) => {
   const document = everything();
   for (const [field, value] of change) writeFieldInPlace(document, field, value);
@@ -20,8 +28,9 @@ const issuesOf = (change: [string, unknown][]) => {
 
 describe('round trips', () => {
   test('a document that holds one of everything comes back as it was', () => {
-    const read = readDesignText(sampleText(1));
+    const read = readDesignText(sampleText(DESIGN_VERSION));
     expect(read.ok && read.design).toEqual(everything());
+    expect(read.ok && read.records).toEqual(whole().records);
     expect(read.ok && read.migratedFrom).toBeNull();
   });
 
@@ -32,7 +41,7 @@ describe('round trips', () => {
   });
 
   test('a bare document gets its defaults', () => {
-    const read = readDesign({ format: 'inclinar-design', version: 1, name: 'Bare' });
+    const read = readDesign({ format: 'inclinar-design', version: DESIGN_VERSION, name: 'Bare' });
     expect(read.ok && read.design.conditions).toEqual({ elevation: 0, temperature: 15, cruiseSpeed: 12 });
     expect(read.ok && read.design.surfaces).toEqual([]);
   });
@@ -40,10 +49,10 @@ describe('round trips', () => {
   test.each([
     ['/surfaces/wing/asBuilt/left/incidence', 2.9],
     ['/tolerances/0/plusMinus', 0.5],
-    ['/materials/sheet/trialFolds/0/shortfall', 2.5],
-    ['/tosses/toss1/distance', 14],
-    ['/flights/flight1/trims/0/deflection', -1.5],
-    ['/revisions/first/name', 'First'],
+    ['/records/trialFolds/fold1/shortfall', 2.5],
+    ['/records/tosses/toss1/distance', 14],
+    ['/records/flights/flight1/trims/0/deflection', -1.5],
+    ['/records/revisions/first/name', 'First'],
     ['/propulsion/drive/downThrust', -4],
     ['/wheels/skid/position/z', -40],
     ['/dragItems/mast/position/z', 45],
@@ -52,9 +61,20 @@ describe('round trips', () => {
     ['/mixes/0/terms/1/left', 0.1],
     ['/surfaces/wing/spars/rod/end/x', 75],
     ['/assemblies/wingSet/sharedVersion', 3],
-  ])('%s survives', (field, wanted) => {
-    const read = readDesignText(sampleText(1));
-    expect(read.ok && readField(read.design, field)).toBe(wanted);
+  ])('%s survives, also from version 1', (field, wanted) => {
+    for (const version of [1, DESIGN_VERSION]) {
+      const read = readDesignText(sampleText(version));
+      expect(read.ok && readField({ ...read.design, records: read.records }, field), `version ${version}`).toBe(wanted);
+    }
+  });
+
+  test('nothing of version 1 is lost: what it held is there, and nothing else', () => {
+    const [old, now] = [readDesignText(sampleText(1)), readDesignText(sampleText(DESIGN_VERSION))];
+    if (!old.ok || !now.ok) throw new Error('Both samples must be readable.');
+    expect(old.migratedFrom).toBe(1);
+    expect(old.design).toEqual(now.design);
+    const { revisions, trialFolds, tosses, flights } = now.records;
+    expect(old.records).toEqual({ ...NO_RECORDS, revisions, trialFolds, tosses, flights });
   });
 });
 
@@ -147,6 +167,13 @@ describe('refusals name the place, the reason and the remedy', () => {
     ['one name twice', [['/surfaces/stab/id', 'wing']], '/surfaces/1/id', /used twice/],
     ['frames out of order', [['/bodies/boom/frames/1/x', 0]], '/bodies/0/frames/1/x', /aft of the frame before/],
     ['an unknown field', [['/surfaces/wing/colour', 'red']], '/surfaces/0', /not part of the format: colour/],
+    ['a record twice', [['/records', { tosses: [TOSS, TOSS] }]], '/records/tosses/1/id', /used twice/],
+    [
+      'a picture too large',
+      [['/records', { photos: [{ ...PHOTO, bytes: 5e5 }] }]],
+      '/records/photos/0/bytes',
+      /400 kB/,
+    ],
   ])('%s', (_, change, path, message) => {
     expect(issuesOf(change)).toContainEqual({ path, message: expect.stringMatching(message) });
   });

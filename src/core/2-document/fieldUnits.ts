@@ -1,5 +1,5 @@
 import { designJsonSchema } from './readDesign';
-import { splitField } from './fieldPath';
+import { splitField } from './edit/fieldPath';
 
 /** The part of JSON Schema that is walked here. */
 interface SchemaNode {

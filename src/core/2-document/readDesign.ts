@@ -1,15 +1,19 @@
 import { z } from 'zod';
-import { migrate } from './migrations';
+import { describeIssue, type DocumentIssue } from './issue';
+import { migrate } from './migrations/migrations';
+import { type Records, recordsSchema } from './records/recordKinds';
 import { type Design, DESIGN_FORMAT, DESIGN_VERSION, designSchema } from './schema/design';
 
-/** One fault of a file: where it is and what is wrong, ready to be read. */
-export interface DocumentIssue {
-  readonly path: string;
-  readonly message: string;
-}
+export type { DocumentIssue } from './issue';
 
 export type ReadResult =
-  | { readonly ok: true; readonly design: Design; readonly migratedFrom: number | null }
+  | {
+      readonly ok: true;
+      readonly design: Design;
+      /** What happened to it, as it lay beside it in the file. */
+      readonly records: Records;
+      readonly migratedFrom: number | null;
+    }
   | { readonly ok: false; readonly issues: readonly DocumentIssue[] };
 
 const refuse = (path: string, message: string): ReadResult => ({
@@ -47,23 +51,26 @@ export function readDesign(raw: unknown): ReadResult {
       `is ${version}, but this program reads versions up to ${DESIGN_VERSION}. Open it with a newer Inclinar; nothing was changed.`,
     );
   }
-  const parsed = designSchema.safeParse(migrate(raw as Record<string, unknown>, version));
-  if (!parsed.success) return { ok: false, issues: parsed.error.issues.map(describeIssue) };
-  return { ok: true, design: parsed.data, migratedFrom: version < DESIGN_VERSION ? version : null };
-}
-
-function describeIssue(issue: z.core.$ZodIssue): DocumentIssue {
-  const path = `/${issue.path.map(String).join('/')}`;
-  if (issue.code === 'unrecognized_keys') {
-    return {
-      path,
-      message: `has fields that are not part of the format: ${issue.keys.join(', ')}`,
-    };
+  const { records: beside, ...drawing } = migrate(raw as Record<string, unknown>, version);
+  const parsed = designSchema.safeParse(drawing);
+  const records = recordsSchema.safeParse(beside ?? {});
+  if (parsed.success && records.success) {
+    const migratedFrom = version < DESIGN_VERSION ? version : null;
+    return { ok: true, design: parsed.data, records: records.data, migratedFrom };
   }
-  return { path, message: issue.message };
+  return {
+    ok: false,
+    issues: [
+      ...(parsed.error?.issues ?? []).map(describeIssue),
+      ...(records.error?.issues ?? []).map((issue) => describeIssue({ ...issue, path: ['records', ...issue.path] })),
+    ],
+  };
 }
 
 /** JSON Schema of the design document as it may be written (defaults left out). */
 export function designJsonSchema(): unknown {
-  return z.toJSONSchema(designSchema, { io: 'input', target: 'draft-2020-12' });
+  return z.toJSONSchema(designSchema.safeExtend({ records: recordsSchema.optional() }).meta(designSchema.meta() ?? {}), {
+    io: 'input',
+    target: 'draft-2020-12',
+  });
 }

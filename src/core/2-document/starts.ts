@@ -1,10 +1,10 @@
-import { type Design, designSchema } from './schema/design';
+import { type Design, designSchema, DESIGN_VERSION } from './schema/design';
 
 /** An empty sheet with the usual boards at hand. Masses of what is commonly sold; weigh your own. */
 export function blankDesign(name: string): Design {
   return designSchema.parse({
     format: 'inclinar-design',
-    version: 1,
+    version: DESIGN_VERSION,
     name,
     conditions: { cruiseSpeed: 10 },
     materials: [
@@ -21,7 +21,7 @@ export function plainDesign(name: string): Design {
   const sheet = { kind: 'flatPlate', thickness: 5, edge: 'rounded' } as const;
   return designSchema.parse({
     format: 'inclinar-design',
-    version: 1,
+    version: DESIGN_VERSION,
     name,
     conditions: { cruiseSpeed: 10 },
     materials: [{ id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410 }],

@@ -92,7 +92,6 @@ const PLACEHOLDER: Material = {
   faces: 'both',
   sheetLength: 1000,
   sheetWidth: 700,
-  trialFolds: [],
 };
 
 function scaledTo(elements: MassElement[], measured: number | undefined, spread: () => MassElement[]): MassElement[] {

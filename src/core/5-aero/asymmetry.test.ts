@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { builtAngles } from '@/core/3-shape/geometry/asBuilt';

@@ -1,6 +1,6 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
-import type { Mix } from '@/core/2-document/schema/record';
+import type { Mix } from '@/core/2-document/schema/brief';
 import { developedLength, panelAt, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { controlDeflection, type Lattice } from './lattice';
 

@@ -3,7 +3,7 @@ import { demoDesign } from '#/demo';
 import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
 import { expectWithin, said } from '#/tests/matchers';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { commandTravel, mixOf } from './commands';

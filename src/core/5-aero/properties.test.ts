@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { type Design, designSchema } from '@/core/2-document/schema/design';
+import { type Design, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import { badNumbers, expectWithin } from '#/tests/matchers';
 import { solveSurfaces } from '#/tests/published/solve';
 import { analyse } from '@/core/analyse';
@@ -73,7 +73,7 @@ const airframes: fc.Arbitrary<Design> = fc
     }[r.layout];
     return designSchema.parse({
       format: 'inclinar-design',
-      version: 1,
+      version: DESIGN_VERSION,
       name: r.layout,
       surfaces,
       conditions: { cruiseSpeed: r.cruiseSpeed },

@@ -1,7 +1,7 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
 import type { Design } from '@/core/2-document/schema/design';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
-import type { FieldChange } from './finding';
 
 /** A length for a field: whole tenths of a millimetre. */
 export const tenths = (value: number) => Math.round(value * 10) / 10;
@@ -13,43 +13,46 @@ export function turned(surface: Surface, degrees: number): FieldChange[] {
     const incidence = surface.asBuilt?.[side]?.incidence;
     return incidence === undefined
       ? []
-      : [{ field: `/surfaces/${surface.id}/asBuilt/${side}/incidence`, value: hundredth(incidence + degrees) }];
+      : [field('surfaces', surface.id, 'asBuilt', side, 'incidence').to(hundredth(incidence + degrees))];
   });
   return measured.length > 0
     ? measured
-    : [{ field: `/surfaces/${surface.id}/incidence`, value: hundredth(surface.incidence + degrees) }];
+    : [field('surfaces', surface.id, 'incidence').to(hundredth(surface.incidence + degrees))];
 }
 
 /** Every chord of a surface times a factor; quarter chords stay. */
 export const withChords = (surface: Surface, factor: number): FieldChange[] =>
   surface.stations.flatMap((station, index) => [
-    { field: `/surfaces/${surface.id}/stations/${index}/chord`, value: tenths(station.chord * factor) },
-    {
-      field: `/surfaces/${surface.id}/stations/${index}/leadingEdgeOffset`,
-      value: tenths(station.leadingEdgeOffset - ((factor - 1) * (station.chord - surface.stations[0]!.chord)) / 4),
-    },
+    field('surfaces', surface.id, 'stations', index, 'chord').to(tenths(station.chord * factor)),
+    field('surfaces', surface.id, 'stations', index, 'leadingEdgeOffset').to(
+      tenths(station.leadingEdgeOffset - ((factor - 1) * (station.chord - surface.stations[0]!.chord)) / 4),
+    ),
   ]);
 
 /** Every station of a surface so much further out. */
 export const withLength = (surface: Surface, factor: number): FieldChange[] =>
-  surface.stations.slice(1).map((station, index) => ({
-    field: `/surfaces/${surface.id}/stations/${index + 1}/distanceFromRoot`,
-    value: tenths(station.distanceFromRoot * factor),
-  }));
+  surface.stations
+    .slice(1)
+    .map((station, index) =>
+      field('surfaces', surface.id, 'stations', index + 1, 'distanceFromRoot').to(
+        tenths(station.distanceFromRoot * factor),
+      ),
+    );
 
 /** Degrees more dihedral on every panel. */
 export const withDihedral = (surface: Surface, degrees: number): FieldChange[] =>
-  surface.stations.slice(0, -1).map((station, index) => ({
-    field: `/surfaces/${surface.id}/stations/${index}/dihedral`,
-    value: tenths(station.dihedral + degrees),
-  }));
+  surface.stations
+    .slice(0, -1)
+    .map((station, index) =>
+      field('surfaces', surface.id, 'stations', index, 'dihedral').to(tenths(station.dihedral + degrees)),
+    );
 
 /** Both travels of the controls that do a job, times a factor, within what a hinge can do. */
 export function withThrows(design: Design, functions: readonly ControlFunction[], factor: number): FieldChange[] {
   const travel = (value: number) => Math.max(2, Math.min(45, Math.round(value * factor)));
   return controlsOf(design, functions).flatMap(({ surface, control }) => [
-    { field: `/surfaces/${surface.id}/controls/${control.id}/throwUp`, value: travel(control.throwUp) },
-    { field: `/surfaces/${surface.id}/controls/${control.id}/throwDown`, value: travel(control.throwDown) },
+    field('surfaces', surface.id, 'controls', control.id, 'throwUp').to(travel(control.throwUp)),
+    field('surfaces', surface.id, 'controls', control.id, 'throwDown').to(travel(control.throwDown)),
   ]);
 }
 

@@ -1,14 +1,8 @@
 import type { Amount, Words } from '@/core/1-base/words/phrase';
+import type { FieldChange } from '@/core/2-document/edit/field';
 
 export type Severity = 'stop' | 'caution' | 'note';
 export type Stage = 'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability';
-
-/** One field set to a new value; a remedy is a list of them. */
-export interface FieldChange {
-  /** Path as in fieldPath.ts, such as /massItems/pack/position/x. */
-  readonly field: string;
-  readonly value: number | string;
-}
 
 export interface Remedy {
   readonly label: Words;

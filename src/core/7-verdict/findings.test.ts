@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { RULES } from './rules';
 import { sentence } from '@/words/formatQuantity';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse, type Analysis } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { turned, turnForNeutral, withChords, withDihedral, withLength, withThrows } from './changes';
 

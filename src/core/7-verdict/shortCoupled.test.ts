@@ -2,7 +2,7 @@ import { said } from '#/tests/matchers';
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Finding } from './finding';
 

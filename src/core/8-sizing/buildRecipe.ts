@@ -1,5 +1,5 @@
-import { type Design, type DesignInput, designSchema } from '@/core/2-document/schema/design';
-import type { Brief } from '@/core/2-document/schema/record';
+import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
+import type { Brief } from '@/core/2-document/schema/brief';
 import { type Equipment, equipmentById } from '@/core/2-document/catalogue/library';
 import { control, meanChordSetback, type WingSizes, wingSizes, wingStations } from './drawPlan';
 import { tailSurfaces, usualArm } from './drawTail';
@@ -67,7 +67,7 @@ export function buildRecipe(input: BuildInput): Design {
   });
   return designSchema.parse({
     format: 'inclinar-design',
-    version: 1,
+    version: DESIGN_VERSION,
     name: recipe.name,
     notes: recipe.because,
     brief,

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { analyse } from '@/core/analyse';
 import { materialSchema } from '@/core/2-document/schema/airframe';
 import { designSchema, flightConditionsSchema } from '@/core/2-document/schema/design';
-import { type Brief, briefSchema } from '@/core/2-document/schema/record';
+import { type Brief, briefSchema } from '@/core/2-document/schema/brief';
 import { BOARDS } from '@/core/2-document/catalogue/boards';
 import { RECIPES } from './recipe';
 import { sizeDesign } from './sizeDesign';

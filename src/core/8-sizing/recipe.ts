@@ -1,4 +1,4 @@
-import type { Brief } from '@/core/2-document/schema/record';
+import type { Brief } from '@/core/2-document/schema/brief';
 
 export type Purpose = Brief['purpose'];
 export type WingForm = 'single' | 'polyhedral' | 'sweptTailless' | 'plank' | 'biplane' | 'delta';

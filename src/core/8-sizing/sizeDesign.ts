@@ -1,3 +1,4 @@
+import { finish, type Steps } from '@/core/1-base/steps';
 import { airAt } from '@/core/5-aero/atmosphere';
 import type { Numbers } from '@/core/6-groups/page';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -5,7 +6,7 @@ import { placeForBalance } from '@/core/4-weight/placement';
 import { materialSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { designSchema } from '@/core/2-document/schema/design';
-import type { Brief } from '@/core/2-document/schema/record';
+import type { Brief } from '@/core/2-document/schema/brief';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { weigh } from '@/core/4-weight/massModel';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
@@ -59,7 +60,7 @@ const USUAL_BOARD = materialSchema.parse({ id: 'board5', name: 'Faced board 5 mm
  * speed; then the nose length that balances it and the angle that trims it
  * hands off at cruise. The lattice's own C_Lmax replaces the first guess.
  */
-export function sizeDesign(asked: SizingInput): SizingResult {
+export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
   const input = asked.materials.length > 0 ? asked : { ...asked, materials: [USUAL_BOARD] };
   const { recipe, brief } = input;
   const air = airAt(input.conditions.elevation, input.conditions.temperature);
@@ -74,6 +75,7 @@ export function sizeDesign(asked: SizingInput): SizingResult {
   let noseOverChord = recipe.tail === 'canard' ? 3.6 : 1.1;
   let previous: { angle: number; elevator: number } | null = null;
   for (let round = 0; round < ROUNDS; round++) {
+    if (round > 0) yield { done: round, total: ROUNDS };
     const conditions = { ...input.conditions, cruiseSpeed: Math.round(targets.cruiseSpeed * 10) / 10 };
     const solved = solveSize(
       { ...input, conditions, noseLength, trimAngle, noseOverChord },
@@ -115,6 +117,9 @@ export function sizeDesign(asked: SizingInput): SizingResult {
     },
   };
 }
+
+/** The same without a pause. */
+export const sizeDesign = (asked: SizingInput): SizingResult => finish(sizeStepwise(asked));
 
 /** Middle of the wanted margins. */
 const wantedMargin = (design: Design) =>

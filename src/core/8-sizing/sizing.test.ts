@@ -3,8 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { materialSchema } from '@/core/2-document/schema/airframe';
 import { flightConditionsSchema } from '@/core/2-document/schema/design';
-import { briefSchema } from '@/core/2-document/schema/record';
-import { findFindings } from '@/core/7-verdict/rules';
+import { briefSchema } from '@/core/2-document/schema/brief';
+import { checkRules } from '@/core/7-verdict/judge';
 import { mixRecipes, type Recipe, RECIPES } from './recipe';
 import { sizeDesign } from './sizeDesign';
 import { stallForField, targetsOf } from '@/core/6-groups/ceilings/briefTargets';
@@ -70,7 +70,7 @@ describe('sizing', () => {
         expect(analysis.mass.cg![0]).toBeLessThanOrEqual(analysis.window.aft! + 1e-6);
         expect(analysis.mass.cg![0]).toBeGreaterThan(analysis.window.forward!);
         expect(Math.abs(analysis.trim.elevator!)).toBeLessThan((6 * Math.PI) / 180);
-        expect(findFindings(design, analysis, null).filter(({ severity }) => severity === 'stop')).toEqual([]);
+        expect(checkRules(design, analysis).filter(({ severity }) => severity === 'stop')).toEqual([]);
       }
     },
   );

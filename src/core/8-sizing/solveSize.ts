@@ -1,6 +1,6 @@
 import { kilogramsOverArea, say, type Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Brief } from '@/core/2-document/schema/record';
+import type { Brief } from '@/core/2-document/schema/brief';
 import { EQUIPMENT, type Equipment, packFor } from '@/core/2-document/catalogue/library';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
@@ -10,6 +11,7 @@ import { Schools } from './Schools';
 import { TryAdding } from './TryAdding';
 import { UndercarriageFields } from './UndercarriageFields';
 import { WhereItBalances } from './WhereItBalances';
+import { shownTimes, useSet } from '../fields/useSet';
 
 /** Where it balances, where it should, how it gets there, and how heavy it may become. */
 export function BalanceStage({ design }: { readonly design: Design }) {
@@ -29,10 +31,7 @@ export function BalanceStage({ design }: { readonly design: Design }) {
 
 function Wanted({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const set =
-    (field: string, factor = 1) =>
-    (value: number) =>
-      dispatch(setFields([{ field, value: value / factor }]));
+  const set = useSet();
   return (
     <Section title="Wanted">
       <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
@@ -40,32 +39,32 @@ function Wanted({ design }: { readonly design: Design }) {
           label="Least static margin"
           kind="percent"
           value={design.balance.minimumStaticMargin * 100}
-          onCommit={set('/balance/minimumStaticMargin', 100)}
+          onCommit={shownTimes(100, set(field('balance', 'minimumStaticMargin')))}
         />
         <QuantityField
           label="Greatest static margin"
           kind="percent"
           value={design.balance.maximumStaticMargin * 100}
-          onCommit={set('/balance/maximumStaticMargin', 100)}
+          onCommit={shownTimes(100, set(field('balance', 'maximumStaticMargin')))}
         />
         <QuantityField
           label="Cruise speed"
           kind="speed"
           value={design.conditions.cruiseSpeed}
-          onCommit={set('/conditions/cruiseSpeed')}
+          onCommit={set(field('conditions', 'cruiseSpeed'))}
         />
         <QuantityField
           label="Field above sea (m)"
           kind="number"
           value={design.conditions.elevation}
-          onCommit={set('/conditions/elevation')}
+          onCommit={set(field('conditions', 'elevation'))}
           step={10}
         />
         <QuantityField
           label="Air temperature (°C)"
           kind="number"
           value={design.conditions.temperature}
-          onCommit={set('/conditions/temperature')}
+          onCommit={set(field('conditions', 'temperature'))}
           step={1}
         />
         <QuantityField
@@ -73,8 +72,8 @@ function Wanted({ design }: { readonly design: Design }) {
           kind="number"
           value={design.balance.statedMaximumLift}
           placeholder="computed"
-          onCommit={set('/balance/statedMaximumLift')}
-          onClear={() => dispatch(setFields([{ field: '/balance/statedMaximumLift', value: undefined }]))}
+          onCommit={set(field('balance', 'statedMaximumLift'))}
+          onClear={() => dispatch(setFields([field('balance', 'statedMaximumLift').to(undefined)]))}
         />
       </div>
     </Section>

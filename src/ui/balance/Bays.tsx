@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { slidingItems } from '@/core/4-weight/placement';
 import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
@@ -5,6 +6,7 @@ import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
+import { useSet } from '../fields/useSet';
 
 /** Room given to a part that begins to slide [mm each way]. */
 const ROOM = 40;
@@ -12,17 +14,18 @@ const ROOM = 40;
 /** What slides for balance, and from where to where. */
 export function Bays({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const set = (field: string) => (value: number) => dispatch(setFields([{ field, value }]));
+  const set = useSet();
   const fixed = design.massItems.filter(({ attachment }) => attachment.kind !== 'slides');
   const letSlide = (id: string) => {
     const item = design.massItems.find((candidate) => candidate.id === id);
     if (item)
       dispatch(
         setFields([
-          {
-            field: `/massItems/${id}/attachment`,
-            value: { kind: 'slides', from: item.position.x - ROOM, to: item.position.x + ROOM },
-          },
+          field('massItems', id, 'attachment').to({
+            kind: 'slides',
+            from: item.position.x - ROOM,
+            to: item.position.x + ROOM,
+          }),
         ]),
       );
   };
@@ -34,7 +37,7 @@ export function Bays({ design }: { readonly design: Design }) {
             label={`${item.name || item.id} at`}
             kind="length"
             value={item.position.x}
-            onCommit={set(`/massItems/${item.id}/position/x`)}
+            onCommit={set(field('massItems', item.id, 'position', 'x'))}
           />
           {item.attachment.kind === 'slides' && (
             <>
@@ -42,13 +45,13 @@ export function Bays({ design }: { readonly design: Design }) {
                 label="Bay from"
                 kind="length"
                 value={item.attachment.from}
-                onCommit={set(`/massItems/${item.id}/attachment/from`)}
+                onCommit={set(field('massItems', item.id, 'attachment', 'from'))}
               />
               <QuantityField
                 label="Bay to"
                 kind="length"
                 value={item.attachment.to}
-                onCommit={set(`/massItems/${item.id}/attachment/to`)}
+                onCommit={set(field('massItems', item.id, 'attachment', 'to'))}
               />
             </>
           )}

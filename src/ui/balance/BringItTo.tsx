@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type BalanceWay, balanceWays } from '@/core/7-verdict/ways/ways';
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { decimal, formatMass, sentence } from '@/words/formatQuantity';
 import { analyseVariant, setFields } from '@/store/edit';
@@ -38,22 +38,17 @@ export function BringItTo({ design }: { readonly design: Design }) {
   );
 
   useEffect(() => {
-    let current = true;
-    // One after another: each is a whole analysis, and a newer target ends it.
-    void (async () => {
-      for (const way of ways) {
-        const result = await dispatch(analyseVariant(withFields(design, way.change)));
-        if (!current) return;
-        if (result)
+    // Each is a whole analysis; a newer target ends those under way.
+    const asking = new AbortController();
+    for (const way of ways)
+      void dispatch(analyseVariant(withFields(design, way.change), asking)).then((result) => {
+        if (result && !asking.signal.aborted)
           setFound((before) => ({
             ways,
             effects: { ...(before.ways === ways ? before.effects : {}), [way.id]: result },
           }));
-      }
-    })();
-    return () => {
-      current = false;
-    };
+      });
+    return () => asking.abort();
   }, [ways, design, dispatch]);
 
   const effects = found.ways === ways ? found.effects : {};

@@ -43,14 +43,12 @@ export function TryAdding({ design }: { readonly design: Design }) {
   }, [design, part, x]);
 
   useEffect(() => {
-    let current = true;
+    const asking = new AbortController();
     if (changed)
-      void dispatch(analyseVariant(changed)).then(
-        (analysis) => current && analysis && setFound({ of: changed, analysis }),
+      void dispatch(analyseVariant(changed, asking)).then(
+        (analysis) => analysis && !asking.signal.aborted && setFound({ of: changed, analysis }),
       );
-    return () => {
-      current = false;
-    };
+    return () => asking.abort();
   }, [changed, dispatch]);
 
   const then = found && found.of === changed ? found.analysis : null;

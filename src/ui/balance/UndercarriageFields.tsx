@@ -1,14 +1,16 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { bellyClearance, undercarriageOf } from '@/core/4-weight/undercarriage';
 import type { Design } from '@/core/2-document/schema/design';
 import { decimal, formatLength } from '@/words/formatQuantity';
-import { editDesign, setFields } from '@/store/edit';
+import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
 import { Say } from '../numbers/Say';
+import { useSet } from '../fields/useSet';
 
 const LAYOUTS = { tricycle: 'Nose wheel', tailDragger: 'Tail wheel', skid: 'Skid' } as const;
 const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°`;
@@ -16,6 +18,7 @@ const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°
 /** Wheels and skids: where they stand, when it tips over, and how far the propeller is from the ground. */
 export function UndercarriageFields({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
+  const set = useSet();
   const units = useAppSelector((state) => state.settings.units);
   const cg = useAppSelector((state) => state.analysis.current?.mass.cg);
   const gear = cg ? undercarriageOf(design, cg) : null;
@@ -68,22 +71,20 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
       )}
       <ul className="space-y-1">
         {design.wheels.map((wheel, index) => {
-          const set = (key: string) => (value: number) =>
-            dispatch(setFields([{ field: `/wheels/${wheel.id}/${key}`, value }]));
           return (
             <li key={wheel.id} className="grid grid-cols-[1fr_1fr_1fr_1fr_28px] items-end gap-1">
               <QuantityField
                 label={`${index + 1} aft`}
                 kind="length"
                 value={wheel.position.x}
-                onCommit={set('position/x')}
+                onCommit={set(field('wheels', wheel.id, 'position', 'x'))}
               />
               {wheel.mirrored ? (
                 <QuantityField
                   label={`${index + 1} off`}
                   kind="length"
                   value={wheel.position.y}
-                  onCommit={set('position/y')}
+                  onCommit={set(field('wheels', wheel.id, 'position', 'y'))}
                 />
               ) : (
                 <span className="pb-1 text-[13px] text-faint">centre</span>
@@ -92,9 +93,14 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
                 label={`${index + 1} up`}
                 kind="length"
                 value={wheel.position.z}
-                onCommit={set('position/z')}
+                onCommit={set(field('wheels', wheel.id, 'position', 'z'))}
               />
-              <QuantityField label={`${index + 1} ∅`} kind="length" value={wheel.diameter} onCommit={set('diameter')} />
+              <QuantityField
+                label={`${index + 1} ∅`}
+                kind="length"
+                value={wheel.diameter}
+                onCommit={set(field('wheels', wheel.id, 'diameter'))}
+              />
               <IconButton
                 label={`Take wheel ${index + 1} out`}
                 className="!size-7"

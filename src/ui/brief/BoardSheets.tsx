@@ -1,14 +1,16 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { editDesign, setFields } from '@/store/edit';
+import { editDesign } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
 
 const FACES = [
   ['both', 'paper on both faces'],
@@ -32,7 +34,6 @@ export function BoardSheets({ design }: { readonly design: Design }) {
       faces: 'both',
       sheetLength: 1000,
       sheetWidth: 700,
-      trialFolds: [],
     };
     dispatch(editDesign((current) => ({ ...current, materials: [...current.materials, sheet] })));
     setOpen(sheet.id);
@@ -83,27 +84,55 @@ export function BoardSheets({ design }: { readonly design: Design }) {
 }
 
 function SheetFields({ sheet }: { readonly sheet: Material }) {
-  const dispatch = useAppDispatch();
-  const set = (key: keyof Material) => (value: unknown) =>
-    dispatch(setFields([{ field: `/materials/${sheet.id}/${key}`, value }]));
+  const set = useSet();
   const squareMetres = (sheet.sheetLength * sheet.sheetWidth) / 1e6;
   return (
     <div className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1.5">
       <div className="col-span-2">
-        <TextField label="Name of the board" value={sheet.name || sheet.id} onCommit={set('name')} />
+        <TextField
+          label="Name of the board"
+          value={sheet.name || sheet.id}
+          onCommit={set(field('materials', sheet.id, 'name'))}
+        />
       </div>
-      <QuantityField label="Thickness" kind="length" value={sheet.thickness} onCommit={set('thickness')} />
-      <QuantityField label="Sheet length" kind="length" value={sheet.sheetLength} onCommit={set('sheetLength')} />
-      <QuantityField label="Sheet width" kind="length" value={sheet.sheetWidth} onCommit={set('sheetWidth')} />
-      <QuantityField label="g/m²" kind="number" step={10} value={sheet.arealDensity} onCommit={set('arealDensity')} />
+      <QuantityField
+        label="Thickness"
+        kind="length"
+        value={sheet.thickness}
+        onCommit={set(field('materials', sheet.id, 'thickness'))}
+      />
+      <QuantityField
+        label="Sheet length"
+        kind="length"
+        value={sheet.sheetLength}
+        onCommit={set(field('materials', sheet.id, 'sheetLength'))}
+      />
+      <QuantityField
+        label="Sheet width"
+        kind="length"
+        value={sheet.sheetWidth}
+        onCommit={set(field('materials', sheet.id, 'sheetWidth'))}
+      />
+      <QuantityField
+        label="g/m²"
+        kind="number"
+        step={10}
+        value={sheet.arealDensity}
+        onCommit={set(field('materials', sheet.id, 'arealDensity'))}
+      />
       <QuantityField
         label="My sheet weighs"
         kind="mass"
         value={sheet.arealDensity * squareMetres}
-        onCommit={(grams) => set('arealDensity')(grams / squareMetres)}
+        onCommit={(grams) => set(field('materials', sheet.id, 'arealDensity'))(grams / squareMetres)}
       />
       <div className="col-span-2">
-        <SelectField label="Paper" value={sheet.faces} options={FACES} onChange={set('faces')} />
+        <SelectField
+          label="Paper"
+          value={sheet.faces}
+          options={FACES}
+          onChange={set(field('materials', sheet.id, 'faces'))}
+        />
       </div>
     </div>
   );

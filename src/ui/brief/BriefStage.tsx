@@ -1,8 +1,9 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Brief } from '@/core/2-document/schema/record';
+import type { Brief } from '@/core/2-document/schema/brief';
 import type { QuantityKind } from '@/words/parseQuantity';
-import { editDesign, setFields } from '@/store/edit';
+import { editDesign } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { ChoiceChips } from '../fields/ChoiceChips';
 import { QuantityField } from '../fields/QuantityField';
@@ -11,6 +12,7 @@ import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
 import { BoardSheets } from './BoardSheets';
+import { useSet } from '../fields/useSet';
 
 const PURPOSES = [
   ['float', 'Float about slowly'],
@@ -42,8 +44,10 @@ const DRAWER_KINDS = [
   ['spar', 'Spar stock'],
 ] as const;
 
+type LimitKey = 'fieldLength' | 'wind' | 'payloadMass' | 'maximumMass' | 'maximumSpan' | 'longestPanel';
+
 /** Limits of the brief that may stay open. */
-const LIMITS: readonly (readonly [keyof Brief, string, QuantityKind])[] = [
+const LIMITS: readonly (readonly [LimitKey, string, QuantityKind])[] = [
   ['fieldLength', 'Field length (m)', 'number'],
   ['wind', 'Wind to fly in', 'speed'],
   ['payloadMass', 'To be carried', 'mass'],
@@ -55,26 +59,36 @@ const LIMITS: readonly (readonly [keyof Brief, string, QuantityKind])[] = [
 /** What it must do, where, within which limits, and what is in the drawer. */
 export function BriefStage({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
+  const set = useSet();
   const { brief } = design;
-  const set = (key: keyof Brief) => (value: unknown) => dispatch(setFields([{ field: `/brief/${key}`, value }]));
   const setDrawer = (drawer: Brief['drawer']) =>
     dispatch(editDesign((current) => ({ ...current, brief: { ...current.brief, drawer } })));
   return (
     <>
       <Section title="What it is for">
         <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
-          <SelectField label="Purpose" value={brief.purpose} options={PURPOSES} onChange={set('purpose')} />
-          <SelectField label="Launch" value={brief.launch} options={LAUNCHES} onChange={set('launch')} />
+          <SelectField
+            label="Purpose"
+            value={brief.purpose}
+            options={PURPOSES}
+            onChange={set(field('brief', 'purpose'))}
+          />
+          <SelectField
+            label="Launch"
+            value={brief.launch}
+            options={LAUNCHES}
+            onChange={set(field('brief', 'launch'))}
+          />
           {LIMITS.map(([key, label, kind]) => (
             <QuantityField
               key={key}
               label={label}
               kind={kind}
               step={kind === 'number' ? 10 : undefined}
-              value={brief[key] as number | undefined}
+              value={brief[key]}
               placeholder="open"
-              onCommit={set(key)}
-              onClear={() => set(key)(undefined)}
+              onCommit={set(field('brief', key))}
+              onClear={() => set(field('brief', key))(undefined)}
             />
           ))}
           <QuantityField
@@ -83,8 +97,8 @@ export function BriefStage({ design }: { readonly design: Design }) {
             step={1}
             value={brief.targetWingLoading === undefined ? undefined : brief.targetWingLoading / 100}
             placeholder="computed"
-            onCommit={(value) => set('targetWingLoading')(value * 100)}
-            onClear={() => set('targetWingLoading')(undefined)}
+            onCommit={(value) => set(field('brief', 'targetWingLoading'))(value * 100)}
+            onClear={() => set(field('brief', 'targetWingLoading'))(undefined)}
           />
         </div>
         <div className="mt-2">
@@ -92,7 +106,7 @@ export function BriefStage({ design }: { readonly design: Design }) {
             legend="Controls wanted (none ticked: what is usual)"
             options={CONTROLS}
             chosen={brief.controls}
-            onChange={set('controls')}
+            onChange={set(field('brief', 'controls'))}
           />
         </div>
       </Section>

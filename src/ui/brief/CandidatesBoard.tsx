@@ -9,7 +9,7 @@ import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { sizeCandidates, sizeOneMore, startFrom } from '@/store/sizing';
-import { sizingCancelled } from '@/store/sizingSlice';
+import { cancelSizing } from '@/store/sizing';
 import { PlanThumbnail } from '../designs/PlanThumbnail';
 import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
@@ -49,7 +49,7 @@ export function CandidatesBoard({ design }: { readonly design: Design }) {
         {left > 0 && (
           <>
             <progress value={asked - left} max={asked} aria-label="Layouts sized" className="h-2 w-32" />
-            <Button look="quiet" onClick={() => dispatch(sizingCancelled())}>
+            <Button look="quiet" onClick={() => dispatch(cancelSizing())}>
               Cancel
             </Button>
           </>

@@ -32,9 +32,7 @@ export function StartFromDesign() {
                     ...entry.design,
                     name: current.name,
                     brief: current.brief,
-                    tosses: current.tosses,
-                    flights: current.flights,
-                    revisions: current.revisions,
+                    basedOn: current.basedOn,
                   })),
                 )
               }

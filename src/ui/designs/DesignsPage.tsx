@@ -5,14 +5,17 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { DocumentIssue } from '@/core/2-document/readDesign';
 import { blankDesign } from '@/core/2-document/starts';
-import { designFileName, designText, readDesignFile } from '@/files/designFile';
+import { readDesignFile } from '@/files/designFile';
 import type { StoredDesign } from '@/storage/database';
 import { useSurroundings } from '../surroundings';
 import { TextField } from '../fields/TextField';
 import { Button, IconButton } from '../shell/buttons';
-import { downloadText } from '../shell/download';
+import { exportDesign } from '../shell/exportDesign';
 import { UnitsSwitch } from '../shell/UnitsSwitch';
 import { PlanThumbnail } from './PlanThumbnail';
+
+/** Designs shown at first, and how many more each time. */
+const PAGE = 40;
 
 interface Refusal {
   readonly file: string;
@@ -23,7 +26,9 @@ interface Refusal {
 export function DesignsPage() {
   const { session, designs } = useSurroundings();
   const navigate = useNavigate();
-  const list = useLiveQuery(() => designs.list());
+  const [shown, setShown] = useState(PAGE);
+  const list = useLiveQuery(() => designs.list(shown), [shown]);
+  const total = useLiveQuery(() => designs.count()) ?? 0;
   const bin = useLiveQuery(() => designs.bin());
   const [refusals, setRefusals] = useState<readonly Refusal[]>([]);
   const [over, setOver] = useState(false);
@@ -42,7 +47,7 @@ export function DesignsPage() {
         refused.push({ file: file.name, issues: read.issues });
         continue;
       }
-      const stored = await designs.create(read.design);
+      const stored = await designs.create(read.design, { records: read.records, pictures: read.pictures });
       toast(`${stored.name} was imported.`, {
         action: { label: 'Open', onClick: () => navigate(`/design/${stored.id}/wing`) },
       });
@@ -92,7 +97,7 @@ export function DesignsPage() {
           <input
             ref={input}
             type="file"
-            accept=".json,application/json"
+            accept=".json,.zip,application/json,application/zip"
             multiple
             className="sr-only"
             aria-label="Design files to import"
@@ -127,6 +132,11 @@ export function DesignsPage() {
             <DesignRow key={entry.id} entry={entry} onRemove={() => void remove(entry)} />
           ))}
         </ul>
+        {list && total > list.length && (
+          <Button className="mt-2" onClick={() => setShown(shown + PAGE)}>
+            Show {Math.min(PAGE, total - list.length)} more of {total}
+          </Button>
+        )}
         {bin && bin.length > 0 && (
           <details className="mt-4 text-sm">
             <summary className="cursor-pointer text-faint">Removed designs ({bin.length})</summary>
@@ -184,7 +194,7 @@ function DesignRow({ entry, onRemove }: { readonly entry: StoredDesign; readonly
       <IconButton
         label={`Export ${entry.name}`}
         icon={<Download size={16} />}
-        onClick={() => downloadText(designFileName(entry.design), designText(entry.design))}
+        onClick={() => void exportDesign(designs, entry.id, entry.design)}
       />
       <IconButton label={`Remove ${entry.name}`} icon={<Trash2 size={16} />} onClick={onRemove} />
     </li>

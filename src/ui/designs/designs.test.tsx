@@ -30,7 +30,9 @@ describe('designs of this browser', () => {
 
   test('files are taken whole or not at all, each with its fault and place', async () => {
     const { hand, designs } = await page();
-    const good = new File([designText(demoDesign('heron-canard'))], 'heron.json', { type: 'application/json' });
+    const good = new File([designText({ design: demoDesign('heron-canard') })], 'heron.json', {
+      type: 'application/json',
+    });
     const crooked = structuredClone(demoDesign('gannet-vee')) as unknown as { surfaces: { stations: unknown[] }[] };
     crooked.surfaces[0]!.stations[0] = { distanceFromRoot: 0, chord: -3 };
     const bad = new File([JSON.stringify(crooked)], 'gannet.json', { type: 'application/json' });

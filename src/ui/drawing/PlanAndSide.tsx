@@ -1,5 +1,6 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { useMemo, useState } from 'react';
-import { type FieldEdit, setFields } from '@/store/edit';
+import { setFields } from '@/store/edit';
 import { formatLength } from '@/words/formatQuantity';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -67,7 +68,7 @@ export function PlanAndSide({
     focusUpright ? side(station.z * 1000) : plan(station.y * 1000);
   const reach =
     focus && tip ? 1000 * Math.abs(focusUpright ? tip.z - focus.stations[0]!.z : tip.y - focus.stations[0]!.y) : 0;
-  const setFieldsOf = (edits: FieldEdit[]) => dispatch(setFields(edits));
+  const setFieldsOf = (edits: FieldChange[]) => dispatch(setFields(edits));
 
   return (
     <div className="relative h-full min-h-0 w-full" ref={ref}>
@@ -123,10 +124,9 @@ export function PlanAndSide({
               value={station.chord * 1000}
               onCommit={(chord) =>
                 setFieldsOf([
-                  {
-                    field: `/surfaces/${focus.id}/stations/${index === 0 ? 0 : focus.stations.length - 1}/chord`,
-                    value: chord,
-                  },
+                  field('surfaces', focus.id, 'stations', index === 0 ? 0 : focus.stations.length - 1, 'chord').to(
+                    chord,
+                  ),
                 ])
               }
             />

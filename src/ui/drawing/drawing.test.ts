@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { designSchema } from '@/core/2-document/schema/design';
 import { sheetTargets, snapLength } from '@/words/snap';
 import {

@@ -1,9 +1,9 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { LIMITS } from '@/core/2-document/schema/limits';
 import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
-import type { FieldEdit } from '@/store/edit';
 
 /** Something on the drawing that can be dragged or nudged with the arrow keys. */
 export interface Handle {
@@ -16,18 +16,19 @@ export interface Handle {
   readonly valueText: string;
   readonly value: number;
   /** What a shift by (dx, dy) millimetres does; y is outboard in plan and up from the side. */
-  readonly edits: (dx: number, dy: number) => FieldEdit[];
+  readonly edits: (dx: number, dy: number) => FieldChange[];
 }
 
 const within = (name: keyof typeof LIMITS, value: number): number =>
   Math.min(LIMITS[name].maximum, Math.max(LIMITS[name].minimum, value));
 
 /** Makes a surface `factor` times as long, root to tip. */
-export function spanEdits(surface: Surface, factor: number): FieldEdit[] {
-  return surface.stations.slice(1).map((station, index) => ({
-    field: `/surfaces/${surface.id}/stations/${index + 1}/distanceFromRoot`,
-    value: station.distanceFromRoot * factor,
-  }));
+export function spanEdits(surface: Surface, factor: number): FieldChange[] {
+  return surface.stations
+    .slice(1)
+    .map((station, index) =>
+      field('surfaces', surface.id, 'stations', index + 1, 'distanceFromRoot').to(station.distanceFromRoot * factor),
+    );
 }
 
 /** Where a dragged length comes to rest; without it, on tenths of a millimetre. */
@@ -44,7 +45,8 @@ function isUpright(placed: PlacedSurface): boolean {
 export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] {
   const placed = placeSurface(surface);
   const name = surface.name || surface.id;
-  const path = `/surfaces/${surface.id}`;
+  const of = (station: number, key: 'distanceFromRoot' | 'leadingEdgeOffset' | 'chord') =>
+    field('surfaces', surface.id, 'stations', station, key);
   const last = surface.stations.length - 1;
   const root = placed.stations[0]!;
   const tip = placed.stations[last]!;
@@ -67,14 +69,14 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
         const wanted = within('distanceFromRoot', Math.max(20, snap(length + (outward * dy) / projected)));
         const factor = wanted / length;
         return [
-          ...surface.stations.slice(1).map((station, index) => ({
-            field: `${path}/stations/${index + 1}/distanceFromRoot`,
-            value: index + 1 === last ? wanted : Math.round(station.distanceFromRoot * factor * 10) / 10,
-          })),
-          {
-            field: `${path}/stations/${last}/leadingEdgeOffset`,
-            value: within('offset', snap(surface.stations[last]!.leadingEdgeOffset + dx)),
-          },
+          ...surface.stations
+            .slice(1)
+            .map((station, index) =>
+              of(index + 1, 'distanceFromRoot').to(
+                index + 1 === last ? wanted : Math.round(station.distanceFromRoot * factor * 10) / 10,
+              ),
+            ),
+          of(last, 'leadingEdgeOffset').to(within('offset', snap(surface.stations[last]!.leadingEdgeOffset + dx))),
         ];
       },
     },
@@ -89,12 +91,7 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
         axes: 'x',
         value: surface.stations[index]!.chord,
         valueText: `${Math.round(surface.stations[index]!.chord)} mm`,
-        edits: (dx) => [
-          {
-            field: `${path}/stations/${index}/chord`,
-            value: within('chord', snap(surface.stations[index]!.chord + dx)),
-          },
-        ],
+        edits: (dx) => [of(index, 'chord').to(within('chord', snap(surface.stations[index]!.chord + dx)))],
       };
     }),
     {
@@ -105,7 +102,9 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
       axes: 'x',
       value: surface.position.x,
       valueText: `${Math.round(surface.position.x)} mm aft of the datum`,
-      edits: (dx) => [{ field: `${path}/position/x`, value: within('position', snap(surface.position.x + dx)) }],
+      edits: (dx) => [
+        field('surfaces', surface.id, 'position', 'x').to(within('position', snap(surface.position.x + dx))),
+      ],
     },
   ];
   return [...handles, ...incidenceHandle(surface)];
@@ -127,10 +126,9 @@ export function incidenceHandle(surface: Surface): Handle[] {
       value: surface.incidence,
       valueText: `${surface.incidence}°`,
       edits: (_, dy) => [
-        {
-          field: `/surfaces/${surface.id}/incidence`,
-          value: within('incidence', Math.round((surface.incidence + dy * degreesPerMillimetre) * 10) / 10),
-        },
+        field('surfaces', surface.id, 'incidence').to(
+          within('incidence', Math.round((surface.incidence + dy * degreesPerMillimetre) * 10) / 10),
+        ),
       ],
     },
   ];
@@ -154,10 +152,9 @@ export function dihedralHandles(surface: Surface): Handle[] {
       edits: (_, dy) => {
         const rise = Math.max(-1, Math.min(1, Math.sin((panel.dihedral * Math.PI) / 180) + dy / length));
         return [
-          {
-            field: `/surfaces/${surface.id}/stations/${index}/dihedral`,
-            value: Math.round(((Math.asin(rise) * 180) / Math.PI) * 10) / 10,
-          },
+          field('surfaces', surface.id, 'stations', index, 'dihedral').to(
+            Math.round(((Math.asin(rise) * 180) / Math.PI) * 10) / 10,
+          ),
         ];
       },
     };
@@ -176,10 +173,9 @@ export function itemHandle(item: MassItem): Handle {
     value: item.position.x,
     valueText: `${Math.round(item.position.x)} mm aft of the datum`,
     edits: (dx) => [
-      {
-        field: `/massItems/${item.id}/position/x`,
-        value: Math.min(bay.to, Math.max(bay.from, Math.round((item.position.x + dx) * 10) / 10)),
-      },
+      field('massItems', item.id, 'position', 'x').to(
+        Math.min(bay.to, Math.max(bay.from, Math.round((item.position.x + dx) * 10) / 10)),
+      ),
     ],
   };
 }
@@ -196,10 +192,9 @@ function freeItemHandle(item: MassItem): Handle {
       ...(dy === 0
         ? []
         : [
-            {
-              field: `/massItems/${item.id}/position/z`,
-              value: within('position', Math.round((item.position.z + dy) * 10) / 10),
-            },
+            field('massItems', item.id, 'position', 'z').to(
+              within('position', Math.round((item.position.z + dy) * 10) / 10),
+            ),
           ]),
     ],
   };

@@ -1,11 +1,12 @@
+import type { FieldChange } from '@/core/2-document/edit/field';
 import { useRef } from 'react';
-import { endDrag, setFields, startDrag, type FieldEdit } from '@/store/edit';
+import { endDrag, setFields, startDrag } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 
 interface DragInput {
   /** Millimetres per pixel, to the right and up. */
   readonly perPixel: number;
-  readonly edits: (dx: number, dy: number) => FieldEdit[];
+  readonly edits: (dx: number, dy: number) => FieldChange[];
 }
 
 let gestures = 0;

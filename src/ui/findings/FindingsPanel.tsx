@@ -66,7 +66,7 @@ export function FindingsPanel() {
 
 function FindingCard({ finding }: { readonly finding: Finding }) {
   const dispatch = useAppDispatch();
-  const pending = useAppSelector((state) => state.analysis.remediesFollow);
+  const pending = useAppSelector((state) => state.analysis.remedies !== 'here');
   const { word, icon, box, head } = LOOK[finding.severity];
   return (
     <li className={`border-l-4 px-2 py-1.5 text-sm ${box}`} data-finding={finding.id}>

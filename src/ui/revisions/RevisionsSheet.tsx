@@ -1,44 +1,64 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { toast } from 'sonner';
+import type { Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { branchFrom, compareWith, dropRevision, keepRevision } from '@/store/revisions';
+import { branchFrom, compareWith, dropRevision, keepRevision, type RevisionHead } from '@/store/revisions';
+import { Say } from '../numbers/Say';
+import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
 import { Comparison } from './Comparison';
-import { Say } from '../numbers/Say';
-import type { Words } from '@/core/1-base/words/phrase';
 
-type Revision = Design['revisions'][number];
+/** Rows shown at first, and how many more each time. */
+const PAGE = 50;
 
 /** Revisions with what grew from each, in the order in which they were kept. */
-function asTree(revisions: readonly Revision[], parent: string | undefined, depth: number): [Revision, number][] {
+function asTree(revisions: readonly RevisionHead[]): [RevisionHead, number][] {
   const known = new Set(revisions.map(({ id }) => id));
-  return revisions
-    .filter(
-      (revision) =>
-        (revision.parent !== undefined && known.has(revision.parent) ? revision.parent : undefined) === parent,
-    )
-    .flatMap((revision): [Revision, number][] => [[revision, depth], ...asTree(revisions, revision.id, depth + 1)]);
+  const grownFrom = new Map<string, RevisionHead[]>();
+  for (const revision of revisions) {
+    const parent = revision.parent !== undefined && known.has(revision.parent) ? revision.parent : '';
+    grownFrom.set(parent, [...(grownFrom.get(parent) ?? []), revision]);
+  }
+  const below = (parent: string, depth: number): [RevisionHead, number][] =>
+    (grownFrom.get(parent) ?? []).flatMap((revision) => [[revision, depth], ...below(revision.id, depth + 1)]);
+  return below('', 0);
 }
 
 /** Keeps the present state by name, goes back to a kept one, compares. */
 export function RevisionsSheet({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const compared = useAppSelector((state) => state.session.compared);
+  const revisions = useRecords('revisions');
   const [name, setName] = useState('');
+  const [shown, setShown] = useState(PAGE);
   const [fault, setFault] = useState<Words | null>(null);
-  const keep = () => {
-    const outcome = dispatch(keepRevision(name.trim() || `State ${design.revisions.length + 1}`));
+  const usual = `State ${revisions.length + 1}`;
+  const attempt = async (work: Promise<{ readonly message: Words } | null>) => {
+    const outcome = await work.catch((error: unknown) => ({
+      message: error instanceof Error ? error.message : String(error),
+    }));
     setFault(outcome?.message ?? null);
-    if (!outcome) setName('');
+    return outcome === null;
   };
+  const keep = async () => {
+    if (await attempt(dispatch(keepRevision(name.trim() || usual)))) setName('');
+  };
+  const takeOut = async (revision: RevisionHead) => {
+    const putBack = await dispatch(dropRevision(revision.id));
+    toast(`${revision.name} was taken out of the record.`, {
+      action: { label: 'Undo', onClick: () => void putBack() },
+    });
+  };
+  const tree = asTree(revisions);
   return (
     <>
       <form
         className="mt-3 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          keep();
+          void keep();
         }}
       >
         <label className="flex-1 text-[13px] text-faint">
@@ -46,7 +66,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
           <input
             value={name}
             maxLength={200}
-            placeholder={`State ${design.revisions.length + 1}`}
+            placeholder={usual}
             onChange={(event) => setName(event.target.value)}
             className="block w-full rounded-sm border border-rule bg-white px-1.5 py-1 text-[15px] text-graphite"
           />
@@ -60,15 +80,19 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
           It was not done: <Say words={fault} />
         </p>
       )}
-      {design.revisions.length === 0 && (
+      {revisions.length === 0 && (
         <p className="mt-3 text-sm text-faint">
           Nothing kept yet. Keep a state before a change that may make things worse: you can lay it under the drawing,
           read what the change did, and go on from it again.
         </p>
       )}
       <ul className="mt-3">
-        {asTree(design.revisions, undefined, 0).map(([revision, depth]) => (
-          <li key={revision.id} className="border-t border-soft py-1.5" style={{ paddingLeft: depth * 16 }}>
+        {tree.slice(0, shown).map(([revision, depth]) => (
+          <li
+            key={revision.id}
+            className="border-t border-soft py-1.5"
+            style={{ paddingLeft: Math.min(depth, 8) * 16 }}
+          >
             <div className="flex items-center gap-1.5">
               <span className="min-w-0 flex-1 truncate">
                 {depth > 0 && (
@@ -85,24 +109,25 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
               <Button
                 aria-pressed={compared?.id === revision.id}
                 className="aria-pressed:bg-balance-soft"
-                onClick={() =>
-                  setFault(dispatch(compareWith(compared?.id === revision.id ? null : revision.id))?.message ?? null)
-                }
+                onClick={() => void attempt(dispatch(compareWith(compared?.id === revision.id ? null : revision.id)))}
               >
                 Compare
               </Button>
-              <Button onClick={() => setFault(dispatch(branchFrom(revision.id))?.message ?? null)}>
-                Go on from it
-              </Button>
+              <Button onClick={() => void attempt(dispatch(branchFrom(revision.id)))}>Go on from it</Button>
               <IconButton
                 label={`Take ${revision.name} out of the record`}
                 icon={<Trash2 size={15} />}
-                onClick={() => dispatch(dropRevision(revision.id))}
+                onClick={() => void takeOut(revision)}
               />
             </div>
           </li>
         ))}
       </ul>
+      {tree.length > shown && (
+        <Button className="mt-2" onClick={() => setShown(shown + PAGE)}>
+          Show {Math.min(PAGE, tree.length - shown)} more
+        </Button>
+      )}
       {compared && <Comparison design={design} compared={compared} />}
     </>
   );

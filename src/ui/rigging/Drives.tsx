@@ -1,17 +1,19 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import type { Design } from '@/core/2-document/schema/design';
 import { addDragItem, addDrive, removeDragItem, removeDrive } from '@/store/airframe';
-import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
 
 /** Thrust lines: where each propeller sits and how it is tilted. */
 export function Drives({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
+  const set = useSet();
   return (
     <Section
       title="Thrust line"
@@ -28,8 +30,6 @@ export function Drives({ design }: { readonly design: Design }) {
     >
       {design.propulsion.length === 0 && <p className="text-[13px] text-faint">No propeller: it glides.</p>}
       {design.propulsion.map((drive) => {
-        const set = (key: string) => (value: unknown) =>
-          dispatch(setFields([{ field: `/propulsion/${drive.id}/${key}`, value }]));
         return (
           <div key={drive.id} className="mb-2 grid grid-cols-4 items-end gap-x-1.5 gap-y-1 border-b border-soft pb-2">
             <div className="col-span-2">
@@ -40,14 +40,14 @@ export function Drives({ design }: { readonly design: Design }) {
                   ['tractor', 'pulls'],
                   ['pusher', 'pushes'],
                 ]}
-                onChange={set('kind')}
+                onChange={set(field('propulsion', drive.id, 'kind'))}
               />
             </div>
             <QuantityField
               label="Propeller ∅"
               kind="length"
               value={drive.propellerDiameter}
-              onCommit={set('propellerDiameter')}
+              onCommit={set(field('propulsion', drive.id, 'propellerDiameter'))}
             />
             <div className="justify-self-end">
               <IconButton
@@ -56,10 +56,30 @@ export function Drives({ design }: { readonly design: Design }) {
                 onClick={() => dispatch(removeDrive(drive.id))}
               />
             </div>
-            <QuantityField label="Down" kind="angle" value={drive.downThrust} onCommit={set('downThrust')} />
-            <QuantityField label="Right" kind="angle" value={drive.rightThrust} onCommit={set('rightThrust')} />
-            <QuantityField label="Aft" kind="length" value={drive.position.x} onCommit={set('position/x')} />
-            <QuantityField label="Above" kind="length" value={drive.position.z} onCommit={set('position/z')} />
+            <QuantityField
+              label="Down"
+              kind="angle"
+              value={drive.downThrust}
+              onCommit={set(field('propulsion', drive.id, 'downThrust'))}
+            />
+            <QuantityField
+              label="Right"
+              kind="angle"
+              value={drive.rightThrust}
+              onCommit={set(field('propulsion', drive.id, 'rightThrust'))}
+            />
+            <QuantityField
+              label="Aft"
+              kind="length"
+              value={drive.position.x}
+              onCommit={set(field('propulsion', drive.id, 'position', 'x'))}
+            />
+            <QuantityField
+              label="Above"
+              kind="length"
+              value={drive.position.z}
+              onCommit={set(field('propulsion', drive.id, 'position', 'z'))}
+            />
           </div>
         );
       })}
@@ -76,6 +96,7 @@ export function Drives({ design }: { readonly design: Design }) {
 /** Things in the wind with their height: a change of trim, hardly any stability. */
 export function InTheWind({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
+  const set = useSet();
   return (
     <Section
       title="In the wind"
@@ -91,21 +112,29 @@ export function InTheWind({ design }: { readonly design: Design }) {
         </p>
       )}
       {design.dragItems.map((item) => {
-        const set = (key: string) => (value: unknown) =>
-          dispatch(setFields([{ field: `/dragItems/${item.id}/${key}`, value }]));
         const name = item.name || item.id;
         return (
           <div key={item.id} className="grid grid-cols-[1.4fr_1fr_1fr_1fr_28px] items-end gap-1">
-            <TextField label="What" value={name} onCommit={set('name')} />
+            <TextField label="What" value={name} onCommit={set(field('dragItems', item.id, 'name'))} />
             <QuantityField
               label="C_D A (cm²)"
               kind="number"
               step={1}
               value={item.dragArea / 100}
-              onCommit={(value) => set('dragArea')(value * 100)}
+              onCommit={(value) => set(field('dragItems', item.id, 'dragArea'))(value * 100)}
             />
-            <QuantityField label="Aft" kind="length" value={item.position.x} onCommit={set('position/x')} />
-            <QuantityField label="Above" kind="length" value={item.position.z} onCommit={set('position/z')} />
+            <QuantityField
+              label="Aft"
+              kind="length"
+              value={item.position.x}
+              onCommit={set(field('dragItems', item.id, 'position', 'x'))}
+            />
+            <QuantityField
+              label="Above"
+              kind="length"
+              value={item.position.z}
+              onCommit={set(field('dragItems', item.id, 'position', 'z'))}
+            />
             <IconButton
               label={`Take ${name} out`}
               className="!size-7"

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
@@ -69,7 +70,7 @@ function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[];
                     label={`Incidence of ${surface.name || surface.id}`}
                     kind="angle"
                     value={surface.incidence}
-                    onCommit={(value) => dispatch(setFields([{ field: `/surfaces/${surface.id}/incidence`, value }]))}
+                    onCommit={(value) => dispatch(setFields([field('surfaces', surface.id, 'incidence').to(value)]))}
                   />
                 </td>
                 <td className="text-right">{line ? degrees(line.againstAir) : '–'}</td>
@@ -113,7 +114,7 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
         label="At the speed"
         kind="speed"
         value={design.conditions.cruiseSpeed}
-        onCommit={(value) => dispatch(setFields([{ field: '/conditions/cruiseSpeed', value }]))}
+        onCommit={(value) => dispatch(setFields([field('conditions', 'cruiseSpeed').to(value)]))}
       />
       <Derived id="trimAlpha" />
       <Derived id="elevator" label="Pitch control" why={trim.reasons['elevator'] ?? 'not known'} />
@@ -142,10 +143,7 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
                 onClick={() =>
                   dispatch(
                     setFields([
-                      {
-                        field: `/surfaces/${tail.id}/incidence`,
-                        value: Math.round((tail.incidence + change) * 100) / 100,
-                      },
+                      field('surfaces', tail.id, 'incidence').to(Math.round((tail.incidence + change) * 100) / 100),
                     ]),
                   )
                 }

@@ -1,12 +1,13 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import type { SectionKind } from '@/core/2-document/schema/section';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { freshSection } from '@/core/3-shape/section/freshSection';
 import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
-import { analyseVariant, type FieldEdit, setFields } from '@/store/edit';
+import { analyseVariant, setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
@@ -31,23 +32,25 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
   const [kind, setKind] = useState<SectionKind | ''>('');
   const [sheet, setSheet] = useState('');
   const [other, setOther] = useState<Analysis | null>(null);
-  const change: FieldEdit[] = [
+  const change: FieldChange[] = [
     ...(kind === ''
       ? []
-      : surface.stations.map((station, index) => ({
-          field: `/surfaces/${surface.id}/stations/${index}/section`,
-          value: freshSection(kind, station.section),
-        }))),
-    ...(sheet === '' ? [] : [{ field: `/surfaces/${surface.id}/construction/material`, value: sheet }]),
+      : surface.stations.flatMap((station, index) => {
+          const fresh = freshSection(kind, station.section);
+          return fresh ? [field('surfaces', surface.id, 'stations', index, 'section').to(fresh)] : [];
+        })),
+    ...(sheet === '' ? [] : [field('surfaces', surface.id, 'construction', 'material').to(sheet)]),
   ];
   const asked = JSON.stringify([kind, sheet]);
   useEffect(() => {
     let current = true;
     setOther(null);
     if (asked === '["",""]') return;
-    void dispatch(analyseVariant(withFields(design, change))).then((analysis) => current && setOther(analysis));
+    const asking = new AbortController();
+    void dispatch(analyseVariant(withFields(design, change), asking)).then((analysis) => current && setOther(analysis));
     return () => {
       current = false;
+      asking.abort();
     };
     // The variant follows the design and what was chosen; `change` is made from both.
     // oxlint-disable-next-line react-hooks/exhaustive-deps

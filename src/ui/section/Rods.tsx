@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { Surface } from '@/core/2-document/schema/surface';
@@ -5,12 +6,13 @@ import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/3-shape/pattern/sparPlace';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { addSpar, removeSpar } from '@/store/airframe';
-import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
+import type { FieldOf } from '@/core/2-document/edit/field';
 
 /** Rods and spars of a surface: where they run, what they weigh, and how they wander through the chord. */
 export function Rods({ surface }: { readonly surface: Surface }) {
@@ -60,20 +62,20 @@ export function Rods({ surface }: { readonly surface: Surface }) {
 function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surface['spars'][number] }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
-  const path = `/surfaces/${surface.id}/spars/${spar.id}`;
   const name = spar.name || spar.id;
-  const set = (key: string) => (value: unknown) => dispatch(setFields([{ field: `${path}/${key}`, value }]));
-  const length = (label: string, key: string, value: number) => (
-    <QuantityField label={label} kind="length" value={value} onCommit={set(key)} />
+  const set = useSet();
+  const of = ['surfaces', surface.id, 'spars', spar.id] as const;
+  const length = (label: string, target: FieldOf<number>, value: number) => (
+    <QuantityField label={label} kind="length" value={value} onCommit={set(target)} />
   );
   return (
     <div className="mb-2 border-b border-soft pb-2">
       <div className="flex items-end gap-1">
         <div className="flex-1">
-          <TextField label="Rod" value={name} onCommit={set('name')} />
+          <TextField label="Rod" value={name} onCommit={set(field(...of, 'name'))} />
         </div>
         <div className="w-28">
-          <TextField label="Made of" value={spar.material || '?'} onCommit={set('material')} />
+          <TextField label="Made of" value={spar.material || '?'} onCommit={set(field(...of, 'material'))} />
         </div>
         <IconButton
           label={`Take ${name} out`}
@@ -82,12 +84,18 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
         />
       </div>
       <div className="mt-1 grid grid-cols-4 gap-x-1.5 gap-y-1">
-        {length('Root, aft', 'start/x', spar.start.x)}
-        {length('End, aft', 'end/x', spar.end.x)}
-        {length('Reaches', 'end/distanceFromRoot', spar.end.distanceFromRoot)}
-        <QuantityField label="g/m" kind="number" step={1} value={spar.linearDensity} onCommit={set('linearDensity')} />
-        {length('Wide', 'width', spar.width)}
-        {length('High', 'height', spar.height)}
+        {length('Root, aft', field(...of, 'start', 'x'), spar.start.x)}
+        {length('End, aft', field(...of, 'end', 'x'), spar.end.x)}
+        {length('Reaches', field(...of, 'end', 'distanceFromRoot'), spar.end.distanceFromRoot)}
+        <QuantityField
+          label="g/m"
+          kind="number"
+          step={1}
+          value={spar.linearDensity}
+          onCommit={set(field(...of, 'linearDensity'))}
+        />
+        {length('Wide', field(...of, 'width'), spar.width)}
+        {length('High', field(...of, 'height'), spar.height)}
       </div>
       <table className="mt-1 w-full text-[13px]">
         <caption className="sr-only">Where {name} lies in the chord</caption>

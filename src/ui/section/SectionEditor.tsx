@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { useRef, useState } from 'react';
 import type { SectionKind } from '@/core/2-document/schema/section';
 import type { Surface } from '@/core/2-document/schema/surface';
@@ -25,28 +26,43 @@ export const KIND_NAMES: Record<SectionKind, string> = {
 };
 
 interface FieldSpec {
-  readonly key: string;
+  readonly key: SectionKey;
   readonly label: string;
   readonly kind: QuantityKind;
 }
 
-const field = (key: string, label: string, kind: QuantityKind): FieldSpec => ({ key, label, kind });
-const BOARD = field('thickness', 'Board', 'length');
-const CAMBER = [field('camber', 'Camber', 'percent'), field('camberPosition', 'Camber at', 'percent')];
+/** Numbers of any kind of section. */
+type SectionKey =
+  | 'thickness'
+  | 'boardThickness'
+  | 'camber'
+  | 'camberPosition'
+  | 'stepPosition'
+  | 'sparHeight'
+  | 'sparPosition'
+  | 'bottomLength'
+  | 'rearBevel'
+  | 'thicknessRatio'
+  | 'bendPosition'
+  | 'bendAngle';
+
+const spec = (key: SectionKey, label: string, kind: QuantityKind): FieldSpec => ({ key, label, kind });
+const BOARD = spec('thickness', 'Board', 'length');
+const CAMBER = [spec('camber', 'Camber', 'percent'), spec('camberPosition', 'Camber at', 'percent')];
 
 const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
   flatPlate: [BOARD],
-  steppedPlate: [BOARD, field('stepPosition', 'Step at', 'percent')],
+  steppedPlate: [BOARD, spec('stepPosition', 'Step at', 'percent')],
   curvedPlate: [BOARD, ...CAMBER],
   foldedOverSpar: [
-    field('boardThickness', 'Board', 'length'),
-    field('sparHeight', 'Spar height', 'length'),
-    field('sparPosition', 'Spar at', 'percent'),
-    field('bottomLength', 'Lower skin to', 'percent'),
-    field('rearBevel', 'Rear bevel', 'length'),
+    spec('boardThickness', 'Board', 'length'),
+    spec('sparHeight', 'Spar height', 'length'),
+    spec('sparPosition', 'Spar at', 'percent'),
+    spec('bottomLength', 'Lower skin to', 'percent'),
+    spec('rearBevel', 'Rear bevel', 'length'),
   ],
-  fourDigit: [...CAMBER, field('thicknessRatio', 'Thickness', 'percent')],
-  reflexed: [BOARD, ...CAMBER, field('bendPosition', 'Bent up at', 'percent'), field('bendAngle', 'Bend', 'angle')],
+  fourDigit: [...CAMBER, spec('thicknessRatio', 'Thickness', 'percent')],
+  reflexed: [BOARD, ...CAMBER, spec('bendPosition', 'Bent up at', 'percent'), spec('bendAngle', 'Bend', 'angle')],
   coordinates: [],
 };
 
@@ -66,12 +82,13 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
   const summary = useAppSelector((state) =>
     state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === station),
   );
-  const path = `/surfaces/${surface.id}/stations`;
-  const setAll = (key: string, value: unknown) =>
+  const setAll = (key: SectionKey, value: number) =>
     dispatch(
       setFields(
         surface.stations.flatMap(({ section }, index) =>
-          isMeant(index) && section.kind === root.kind ? [{ field: `${path}/${index}/section/${key}`, value }] : [],
+          isMeant(index) && section.kind === root.kind
+            ? [field('surfaces', surface.id, 'stations', index, 'section', key).to(value)]
+            : [],
         ),
       ),
     );
@@ -81,7 +98,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
       dispatch(
         setFields(
           surface.stations.flatMap((_, index) =>
-            isMeant(index) ? [{ field: `${path}/${index}/section`, value: fresh }] : [],
+            isMeant(index) ? [field('surfaces', surface.id, 'stations', index, 'section').to(fresh)] : [],
           ),
         ),
       );
@@ -94,7 +111,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
       dispatch(
         setFields(
           surface.stations.flatMap((_, index) =>
-            isMeant(index) ? [{ field: `${path}/${index}/section`, value: read.section }] : [],
+            isMeant(index) ? [field('surfaces', surface.id, 'stations', index, 'section').to(read.section)] : [],
           ),
         ),
       );

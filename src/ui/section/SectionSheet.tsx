@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { useMemo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
@@ -11,11 +12,11 @@ import { useSize } from '../drawing/useSize';
 import { SelectField } from '../fields/SelectField';
 import { useChosenStation } from '../surface/useChosen';
 import { Say } from '../numbers/Say';
+import { useFoldsOf } from './TrialFolds';
 
 const MARGIN = 40;
 
 interface SectionSheetProps {
-  readonly design: Design;
   readonly surface: Surface;
   readonly station: number;
 }
@@ -24,14 +25,14 @@ interface SectionSheetProps {
 export function ChosenSection({ design }: { readonly design: Design }) {
   const chosen = useChosenStation(design);
   return chosen ? (
-    <SectionSheet design={design} {...chosen} />
+    <SectionSheet {...chosen} />
   ) : (
     <p className="p-6 text-faint">Nothing is drawn yet: start in the brief.</p>
   );
 }
 
 /** One section to scale, with its camber line and spar, and the strip to cut for it below. */
-function SectionSheet({ design, surface, station }: SectionSheetProps) {
+function SectionSheet({ surface, station }: SectionSheetProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
   const dispatch = useAppDispatch();
@@ -42,7 +43,7 @@ function SectionSheet({ design, surface, station }: SectionSheetProps) {
       setFields(
         surface.stations.flatMap((other, index) =>
           other.section.kind === 'foldedOverSpar'
-            ? [{ field: `/surfaces/${surface.id}/stations/${index}/section/scoredFace`, value: face }]
+            ? [field('surfaces', surface.id, 'stations', index, 'section', 'scoredFace').to(face)]
             : [],
         ),
       ),
@@ -58,8 +59,8 @@ function SectionSheet({ design, surface, station }: SectionSheetProps) {
     Array.from(face, (z, index) => `${index ? 'L' : 'M'}${u(contour.x[index]!).toFixed(2)} ${v(z).toFixed(2)}`).join(
       ' ',
     );
-  const material = design.materials.find(({ id }) => id === surface.construction?.material);
-  const pattern = section.kind === 'foldedOverSpar' ? foldPattern(section, chord, { material, scored }) : null;
+  const folds = useFoldsOf(surface.construction?.material);
+  const pattern = section.kind === 'foldedOverSpar' ? foldPattern(section, chord, { folds, scored }) : null;
   const spar = section.kind === 'foldedOverSpar' ? section : null;
   const where = station === 0 ? 'root' : station === surface.stations.length - 1 ? 'tip' : `station ${station + 1}`;
   const low = Math.min(...contour.lower);

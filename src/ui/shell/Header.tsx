@@ -1,15 +1,16 @@
+import { field } from '@/core/2-document/edit/field';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { ActionCreators } from 'redux-undo';
-import { designFileName, designText } from '@/files/designFile';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { RevisionsButton } from '../revisions/RevisionsButton';
 import { AssembliesButton } from '../assemblies/AssembliesButton';
 import { TextField } from '../fields/TextField';
 import { Button, IconButton } from './buttons';
-import { downloadText } from './download';
+import { useSurroundings } from '../surroundings';
+import { exportDesign } from './exportDesign';
 import { UnitsSwitch } from './UnitsSwitch';
+import { redone, undone } from '@/store/documentSlice';
 
 const SAVE_WORDS = {
   saved: 'Saved in this browser',
@@ -22,7 +23,8 @@ const SAVE_WORDS = {
 export function Header() {
   const dispatch = useAppDispatch();
   const design = useAppSelector((state) => state.document.present!);
-  const { save, saveDetail } = useAppSelector((state) => state.session);
+  const { designs } = useSurroundings();
+  const { id, save, saveDetail } = useAppSelector((state) => state.session);
   const canUndo = useAppSelector((state) => state.document.past.length > 0);
   const canRedo = useAppSelector((state) => state.document.future.length > 0);
   return (
@@ -39,21 +41,11 @@ export function Header() {
         label="Name of the design"
         hideLabel
         value={design.name}
-        onCommit={(name) => dispatch(setFields([{ field: '/name', value: name }]))}
+        onCommit={(name) => dispatch(setFields([field('name').to(name)]))}
         className="w-56 font-medium"
       />
-      <IconButton
-        label="Undo"
-        icon={<Undo2 size={17} />}
-        disabled={!canUndo}
-        onClick={() => dispatch(ActionCreators.undo())}
-      />
-      <IconButton
-        label="Redo"
-        icon={<Redo2 size={17} />}
-        disabled={!canRedo}
-        onClick={() => dispatch(ActionCreators.redo())}
-      />
+      <IconButton label="Undo" icon={<Undo2 size={17} />} disabled={!canUndo} onClick={() => dispatch(undone())} />
+      <IconButton label="Redo" icon={<Redo2 size={17} />} disabled={!canRedo} onClick={() => dispatch(redone())} />
       <p
         role="status"
         className={`text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`}
@@ -66,7 +58,7 @@ export function Header() {
         <AssembliesButton design={design} />
         <RevisionsButton design={design} />
         <UnitsSwitch />
-        <Button onClick={() => downloadText(designFileName(design), designText(design))}>
+        <Button onClick={() => id !== null && void exportDesign(designs, id, design)}>
           <Download size={15} aria-hidden="true" /> Export
         </Button>
       </div>

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ActionCreators } from 'redux-undo';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSurroundings } from '../surroundings';
 import { STAGES } from '../stages/stages';
 import { Button } from './buttons';
 import { OpenDesign } from './OpenDesign';
+import { redone, undone } from '@/store/documentSlice';
 
 /** One open design: stages, drawing, numbers, beam. */
 export function Workbench() {
@@ -35,8 +35,8 @@ export function Workbench() {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
       const key = event.key.toLowerCase();
-      if (key === 'z' && !event.shiftKey) dispatch(ActionCreators.undo());
-      else if (key === 'y' || (key === 'z' && event.shiftKey)) dispatch(ActionCreators.redo());
+      if (key === 'z' && !event.shiftKey) dispatch(undone());
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) dispatch(redone());
       else return;
       event.preventDefault();
     };

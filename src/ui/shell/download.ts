@@ -1,9 +1,17 @@
-/** Hands text to the browser as a file. */
-export function downloadText(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a file to the browser to be saved. */
+export function downloadFile({
+  name,
+  parts,
+  type,
+}: {
+  readonly name: string;
+  readonly parts: BlobPart[];
+  readonly type: string;
+}): void {
   const link = document.createElement('a');
-  link.href = url;
+  link.href = URL.createObjectURL(new Blob(parts, { type }));
   link.download = name;
   link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  // Saving begins after this turn: the address must live until then.
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
@@ -37,9 +38,7 @@ describe('stability', () => {
     const before = straight();
     const fin = design().surfaces.find(({ role }) => role === 'fin')!;
     dispatch(
-      setFields(
-        fin.stations.flatMap((_, index) => [{ field: `/surfaces/${fin.id}/stations/${index}/chord`, value: 12 }]),
-      ),
+      setFields(fin.stations.flatMap((_, index) => [field('surfaces', fin.id, 'stations', index, 'chord').to(12)])),
     );
     await waitFor(() => expect(analysis().lateral.yawStiffness!).toBeLessThan(0.02));
     await waitFor(() => expect(straight()).not.toBe(before));
@@ -63,7 +62,7 @@ describe('stability', () => {
     const { dispatch } = await show(demoDesign('lagoon-postman'), <StabilityStage />);
     expect(screen.queryByText(/^Left–right difference/)).toBeNull();
     const side = (incidence: number) => ({ incidence, tipTwist: 0 });
-    dispatch(setFields([{ field: '/surfaces/wing/asBuilt', value: { left: side(1.5), right: side(2.5) } }]));
+    dispatch(setFields([field('surfaces', 'wing', 'asBuilt').to({ left: side(1.5), right: side(2.5) })]));
     await waitFor(() => expect(fact(/^Left–right difference/)).toMatch(/−?\d+\.\d+°, −?\d+\.\d+°/));
   });
 });

@@ -1,7 +1,8 @@
+import { field } from '@/core/2-document/edit/field';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { blankDesign } from '@/core/2-document/starts';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Finding } from '@/core/7-verdict/finding';
 import { STAGES, stageState } from './stages';
 
@@ -23,9 +24,7 @@ describe('state of a stage', () => {
   });
 
   test('a word in the brief begins it', () => {
-    expect(stageState(withFields(blank, [{ field: '/brief/purpose', value: 'soar' }]), [], 'brief').state).toBe(
-      'in order',
-    );
+    expect(stageState(withFields(blank, [field('brief', 'purpose').to('soar')]), [], 'brief').state).toBe('in order');
   });
 
   test.each([

@@ -1,4 +1,4 @@
-import { briefSchema } from '@/core/2-document/schema/record';
+import { briefSchema } from '@/core/2-document/schema/brief';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 

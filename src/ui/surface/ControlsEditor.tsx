@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
@@ -11,6 +12,7 @@ import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { shownTimes, useSet } from '../fields/useSet';
 
 const FUNCTIONS: readonly (readonly [ControlFunction, string])[] = [
   ['aileron', 'Aileron'],
@@ -98,11 +100,8 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const [open, setOpen] = useState(false);
-  const path = `/surfaces/${surface.id}/controls/${control.id}`;
-  const set =
-    (key: string, factor = 1) =>
-    (value: number) =>
-      dispatch(setFields([{ field: `${path}/${key}`, value: value / factor }]));
+  const of = ['surfaces', surface.id, 'controls', control.id] as const;
+  const set = useSet();
   const name = control.name || control.id;
   const clearance = hingeClearances(design).find((entry) => entry.control === control.id);
   const linkage = control.servo ? linkageTravel(control.servo) : null;
@@ -136,47 +135,72 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
             label="Answers to"
             value={control.function}
             options={FUNCTIONS}
-            onChange={(value) => dispatch(setFields([{ field: `${path}/function`, value }]))}
+            onChange={(value) => dispatch(setFields([field(...of, 'function').to(value)]))}
           />
-          <QuantityField label="From (of span)" kind="percent" value={control.from * 100} onCommit={set('from', 100)} />
-          <QuantityField label="To (of span)" kind="percent" value={control.to * 100} onCommit={set('to', 100)} />
+          <QuantityField
+            label="From (of span)"
+            kind="percent"
+            value={control.from * 100}
+            onCommit={shownTimes(100, set(field(...of, 'from')))}
+          />
+          <QuantityField
+            label="To (of span)"
+            kind="percent"
+            value={control.to * 100}
+            onCommit={shownTimes(100, set(field(...of, 'to')))}
+          />
           <QuantityField
             label="Hinge inboard"
             kind="percent"
             value={control.hingeInboard * 100}
-            onCommit={set('hingeInboard', 100)}
+            onCommit={shownTimes(100, set(field(...of, 'hingeInboard')))}
           />
           <QuantityField
             label="Hinge outboard"
             kind="percent"
             value={control.hingeOutboard * 100}
-            onCommit={set('hingeOutboard', 100)}
+            onCommit={shownTimes(100, set(field(...of, 'hingeOutboard')))}
           />
           <label className="flex items-end gap-1.5 pb-1 text-sm">
             <input
               type="checkbox"
               className="accent-balance"
               checked={control.allMoving}
-              onChange={(event) => dispatch(setFields([{ field: `${path}/allMoving`, value: event.target.checked }]))}
+              onChange={(event) => dispatch(setFields([field(...of, 'allMoving').to(event.target.checked)]))}
             />
             all moving
           </label>
-          <QuantityField label="Throw up" kind="angle" value={control.throwUp} onCommit={set('throwUp')} />
-          <QuantityField label="Throw down" kind="angle" value={control.throwDown} onCommit={set('throwDown')} />
+          <QuantityField
+            label="Throw up"
+            kind="angle"
+            value={control.throwUp}
+            onCommit={set(field(...of, 'throwUp'))}
+          />
+          <QuantityField
+            label="Throw down"
+            kind="angle"
+            value={control.throwDown}
+            onCommit={set(field(...of, 'throwDown'))}
+          />
           {control.servo ? (
             <>
               <QuantityField
                 label="Servo travel"
                 kind="angle"
                 value={control.servo.travel}
-                onCommit={set('servo/travel')}
+                onCommit={set(field(...of, 'servo', 'travel'))}
               />
-              <QuantityField label="Servo arm" kind="length" value={control.servo.arm} onCommit={set('servo/arm')} />
+              <QuantityField
+                label="Servo arm"
+                kind="length"
+                value={control.servo.arm}
+                onCommit={set(field(...of, 'servo', 'arm'))}
+              />
               <QuantityField
                 label="Horn height"
                 kind="length"
                 value={control.servo.horn}
-                onCommit={set('servo/horn')}
+                onCommit={set(field(...of, 'servo', 'horn'))}
               />
               <div className="flex items-end">
                 <Button
@@ -184,12 +208,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
                   disabled={linkage!.binds}
                   onClick={() => {
                     const degrees = Math.round(Math.min(60, linkage!.degrees) * 10) / 10;
-                    dispatch(
-                      setFields([
-                        { field: `${path}/throwUp`, value: degrees },
-                        { field: `${path}/throwDown`, value: degrees },
-                      ]),
-                    );
+                    dispatch(setFields([field(...of, 'throwUp').to(degrees), field(...of, 'throwDown').to(degrees)]));
                   }}
                 >
                   {linkage!.binds ? 'binds' : `Take ${decimal(linkage!.degrees, 1)}°`}
@@ -200,9 +219,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
             <div className="flex items-end">
               <Button
                 className="w-full"
-                onClick={() =>
-                  dispatch(setFields([{ field: `${path}/servo`, value: { travel: 45, arm: 12, horn: 15 } }]))
-                }
+                onClick={() => dispatch(setFields([field(...of, 'servo').to({ travel: 45, arm: 12, horn: 15 })]))}
               >
                 Add linkage
               </Button>

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { useState } from 'react';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { dihedralForRise, effectiveDihedral, tipRise } from '@/core/3-shape/geometry/dihedral';
@@ -18,9 +19,10 @@ export function DihedralFields({ surface }: { readonly surface: Surface }) {
   const [form, setForm] = useState<'angle' | 'rise'>('angle');
   const placed = placeSurface(surface);
   const panels = surface.stations.slice(0, -1);
-  const path = `/surfaces/${surface.id}/stations`;
   const setDihedral = (panel: number, value: number) =>
-    dispatch(setSurfaceFields(surface.id, [{ field: `${path}/${panel}/dihedral`, value }], 'span'));
+    dispatch(
+      setSurfaceFields(surface.id, [field('surfaces', surface.id, 'stations', panel, 'dihedral').to(value)], 'span'),
+    );
   const setTwist = (twist: number) =>
     dispatch(
       editSurface(surface.id, (current) => {

@@ -1,10 +1,9 @@
+import { field } from '@/core/2-document/edit/field';
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import { ActionCreators } from 'redux-undo';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { formatLength } from '@/words/formatQuantity';
-import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { removeSurface } from '@/store/surfaces';
 import { QuantityField } from '../fields/QuantityField';
@@ -12,20 +11,21 @@ import { TextField } from '../fields/TextField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
+import { undone } from '@/store/documentSlice';
 
 /** Name, angle and place of one surface; between two wings also gap and stagger. */
 export function PlaceFields({ design, surface }: { readonly design: Design; readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const name = surface.name || surface.id;
-  const set = (field: string) => (value: number) =>
-    dispatch(setFields([{ field: `/surfaces/${surface.id}${field}`, value }]));
+  const set = useSet();
   const other = design.surfaces.find(
     ({ id, role }) => id !== surface.id && isWing(role) && isWing(surface.role) && surface.role !== role,
   );
   const remove = () => {
     dispatch(removeSurface(surface.id));
-    toast(`${name} was taken out.`, { action: { label: 'Undo', onClick: () => void dispatch(ActionCreators.undo()) } });
+    toast(`${name} was taken out.`, { action: { label: 'Undo', onClick: () => void dispatch(undone()) } });
   };
   return (
     <Section
@@ -33,20 +33,31 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
       aside={<IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={remove} />}
     >
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
-        <TextField
-          label="Name"
-          value={name}
-          onCommit={(value) => dispatch(setFields([{ field: `/surfaces/${surface.id}/name`, value }]))}
+        <TextField label="Name" value={name} onCommit={set(field('surfaces', surface.id, 'name'))} />
+        <QuantityField
+          label="Incidence"
+          kind="angle"
+          value={surface.incidence}
+          onCommit={set(field('surfaces', surface.id, 'incidence'))}
         />
-        <QuantityField label="Incidence" kind="angle" value={surface.incidence} onCommit={set('/incidence')} />
-        <QuantityField label="Aft of datum" kind="length" value={surface.position.x} onCommit={set('/position/x')} />
-        <QuantityField label="Above datum" kind="length" value={surface.position.z} onCommit={set('/position/z')} />
+        <QuantityField
+          label="Aft of datum"
+          kind="length"
+          value={surface.position.x}
+          onCommit={set(field('surfaces', surface.id, 'position', 'x'))}
+        />
+        <QuantityField
+          label="Above datum"
+          kind="length"
+          value={surface.position.z}
+          onCommit={set(field('surfaces', surface.id, 'position', 'z'))}
+        />
         {surface.mirrored && (
           <QuantityField
             label="Off the centre"
             kind="length"
             value={surface.position.y}
-            onCommit={set('/position/y')}
+            onCommit={set(field('surfaces', surface.id, 'position', 'y'))}
           />
         )}
       </div>
@@ -57,14 +68,16 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
             kind="length"
             value={Math.abs(surface.position.z - other.position.z)}
             onCommit={(gap) =>
-              set('/position/z')(other.position.z + (surface.position.z >= other.position.z ? gap : -gap))
+              set(field('surfaces', surface.id, 'position', 'z'))(
+                other.position.z + (surface.position.z >= other.position.z ? gap : -gap),
+              )
             }
           />
           <QuantityField
             label="Stagger behind it"
             kind="length"
             value={surface.position.x - other.position.x}
-            onCommit={(stagger) => set('/position/x')(other.position.x + stagger)}
+            onCommit={(stagger) => set(field('surfaces', surface.id, 'position', 'x'))(other.position.x + stagger)}
           />
           <div className="col-span-2">
             <Fact label="Gap over chord">

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { SplitSquareVertical, Trash2 } from 'lucide-react';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { joinPanels, splitPanel } from '@/core/3-shape/planform/panels';
@@ -76,7 +77,7 @@ export function StationsTable({ surface }: { readonly surface: Surface }) {
                           dispatch(
                             setSurfaceFields(
                               surface.id,
-                              [{ field: `/surfaces/${surface.id}/stations/${index}/${key}`, value }],
+                              [field('surfaces', surface.id, 'stations', index, key).to(value)],
                               driven,
                             ),
                           )

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
@@ -12,6 +13,7 @@ import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { BodyFields } from './BodyFields';
+import { useSet } from '../fields/useSet';
 
 /** What each board part is cut from, glued with and covered by. */
 export function BoardParts({ design }: { readonly design: Design }) {
@@ -63,10 +65,9 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
     (state) => state.analysis.current?.mass.parts.find(({ id, kind }) => id === part.id && kind !== 'item')?.computed,
   );
   const name = part.name || part.id;
-  const path = `/${list}/${part.id}`;
   const material = part.construction?.material;
   const setMaterial = (next: string) => {
-    if (next === '') return dispatch(setFields([{ field: `${path}/construction`, value: undefined }]));
+    if (next === '') return dispatch(setFields([field(list, part.id, 'construction').to(undefined)]));
     const shelf = BOARDS.find(({ id }) => next === `shelf:${id}`);
     return dispatch(
       editDesign((current) => {
@@ -109,24 +110,26 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
         />
       </div>
       {open && 'frames' in part && <BodyFields body={part} />}
-      {open && 'stations' in part && part.construction && <Details path={`${path}/construction`} part={part} />}
+      {open && 'stations' in part && part.construction && <Details part={part} />}
     </>
   );
 }
 
-interface DetailsProps {
-  readonly path: string;
-  readonly part: Surface;
-}
+type ConstructionKey = 'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity' | 'lighteningFraction';
 
-function Details({ path, part }: DetailsProps) {
-  const dispatch = useAppDispatch();
+function Details({ part }: { readonly part: Surface }) {
+  const setField = useSet();
   const set =
-    (key: string, factor = 1) =>
+    (key: ConstructionKey, factor = 1) =>
     (value: number) =>
-      dispatch(setFields([{ field: `${path}/${key}`, value: value * factor }]));
+      setField(field('surfaces', part.id, 'construction', key))(value * factor);
   const construction = part.construction!;
-  const pick = (key: string, options: readonly (readonly [string, number])[], value: number, label: string) => (
+  const pick = (
+    key: ConstructionKey,
+    options: readonly (readonly [string, number])[],
+    value: number,
+    label: string,
+  ) => (
     <SelectField
       label={label}
       value={String(value)}

@@ -1,11 +1,12 @@
+import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import type { Body } from '@/core/2-document/schema/airframe';
 import { changeFrames, removeBody } from '@/store/airframe';
-import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Button, IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
 
 const KINDS = [
   ['box', 'Box of board'],
@@ -23,32 +24,31 @@ const COLUMNS = [
 /** A fuselage, pod or boom by its frames. */
 export function BodyFields({ body }: { readonly body: Body }) {
   const dispatch = useAppDispatch();
-  const path = `/bodies/${body.id}`;
-  const set = (field: string) => (value: unknown) => dispatch(setFields([{ field: `${path}/${field}`, value }]));
+  const set = useSet();
   const name = body.name || body.id;
   return (
     <div className="my-1 border-l-2 border-rule pl-2">
       <div className="grid grid-cols-2 gap-x-2 gap-y-1">
-        <SelectField label="Shape" value={body.kind} options={KINDS} onChange={set('kind')} />
+        <SelectField label="Shape" value={body.kind} options={KINDS} onChange={set(field('bodies', body.id, 'kind'))} />
         {body.construction && (
           <QuantityField
             label="Formers and doublers"
             kind="percent"
             value={100 * body.construction.extraFraction}
-            onCommit={(value) => set('construction/extraFraction')(value / 100)}
+            onCommit={(value) => set(field('bodies', body.id, 'construction', 'extraFraction'))(value / 100)}
           />
         )}
         <QuantityField
           label={`${name} aft of datum`}
           kind="length"
           value={body.position.x}
-          onCommit={set('position/x')}
+          onCommit={set(field('bodies', body.id, 'position', 'x'))}
         />
         <QuantityField
           label={`${name} above datum`}
           kind="length"
           value={body.position.z}
-          onCommit={set('position/z')}
+          onCommit={set(field('bodies', body.id, 'position', 'z'))}
         />
       </div>
       <table className="mt-1 w-full table-fixed text-[13px]">
@@ -76,7 +76,7 @@ export function BodyFields({ body }: { readonly body: Body }) {
                     label={`Frame ${index + 1} ${head.toLowerCase()}`}
                     kind="length"
                     value={frame[key]}
-                    onCommit={set(`frames/${index}/${key}`)}
+                    onCommit={set(field('bodies', body.id, 'frames', index, key))}
                   />
                 </td>
               ))}

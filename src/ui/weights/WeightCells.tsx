@@ -1,16 +1,18 @@
+import { field } from '@/core/2-document/edit/field';
 import { Archive, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import { ActionCreators } from 'redux-undo';
 import type { Design } from '@/core/2-document/schema/design';
 import type { WeightRow } from '@/core/4-weight/weightRows';
 import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
-import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keptInDrawer } from '@/store/settingsSlice';
 import { removeItem } from '@/store/weights';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { IconButton } from '../shell/buttons';
+import { useSet } from '../fields/useSet';
+import type { EditOutcome } from '@/store/edit';
+import { undone } from '@/store/documentSlice';
 
 const LISTS = { surface: 'surfaces', body: 'bodies', item: 'massItems' } as const;
 
@@ -18,23 +20,22 @@ const LISTS = { surface: 'surfaces', body: 'bodies', item: 'massItems' } as cons
 export function WeightCells({ row, design }: { readonly row: WeightRow; readonly design: Design }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
-  const path = `/${LISTS[row.kind]}/${row.id}`;
   const item = row.kind === 'item' ? design.massItems.find(({ id }) => id === row.id) : undefined;
-  const set = (field: string) => (value: number | undefined) =>
-    dispatch(setFields([{ field: `${path}/${field}`, value }]));
+  const set = useSet();
+  const weighed = set(field(LISTS[row.kind], row.id, 'measuredMass'));
   const perSide = item?.mirrored ? 2 : 1;
   const takeOut = () => {
     dispatch(removeItem(row.id));
     toast(`${row.name} was taken out.`, {
-      action: { label: 'Undo', onClick: () => void dispatch(ActionCreators.undo()) },
+      action: { label: 'Undo', onClick: () => void dispatch(undone()) },
     });
   };
-  const field = (
+  const cell = (
     label: string,
     kind: 'mass' | 'length',
     value: number | undefined,
-    commit: (value: number) => ReturnType<ReturnType<typeof set>>,
-    clear?: () => ReturnType<ReturnType<typeof set>>,
+    commit: (value: number) => EditOutcome,
+    clear?: () => EditOutcome,
   ) => (
     <QuantityField
       hideLabel
@@ -55,7 +56,7 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
             hideLabel
             label={`Name of ${row.name}`}
             value={row.name}
-            onCommit={(value) => dispatch(setFields([{ field: `${path}/name`, value }]))}
+            onCommit={set(field('massItems', row.id, 'name'))}
           />
         ) : (
           <span className="block truncate" title={row.name}>
@@ -69,7 +70,7 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
       </td>
       <td className="px-1">
         {item ? (
-          field(`Mass of ${row.name}`, 'mass', item.mass, set('mass'))
+          cell(`Mass of ${row.name}`, 'mass', item.mass, set(field('massItems', row.id, 'mass')))
         ) : (
           <span className="block px-1.5 text-right whitespace-nowrap">
             {formatMass(row.computed, units, 1).replace(/ (g|oz)$/, '')}
@@ -77,20 +78,28 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
         )}
       </td>
       <td className="px-1">
-        {field(
+        {cell(
           `Weighed mass of ${row.name}`,
           'mass',
           row.measured === null ? undefined : row.measured / perSide,
-          set('measuredMass'),
-          () => set('measuredMass')(undefined),
+          weighed,
+          () => weighed(undefined),
         )}
       </td>
       <td className="px-1.5 text-right text-[13px]">{decimal(row.share * 100, 1)} %</td>
       <td className="px-1">
-        {item ? field(`${row.name} aft of datum`, 'length', row.x, set('position/x')) : <Place value={row.x} />}
+        {item ? (
+          cell(`${row.name} aft of datum`, 'length', row.x, set(field('massItems', row.id, 'position', 'x')))
+        ) : (
+          <Place value={row.x} />
+        )}
       </td>
       <td className="px-1">
-        {item ? field(`${row.name} above datum`, 'length', row.z, set('position/z')) : <Place value={row.z} />}
+        {item ? (
+          cell(`${row.name} above datum`, 'length', row.z, set(field('massItems', row.id, 'position', 'z')))
+        ) : (
+          <Place value={row.z} />
+        )}
       </td>
       <td className="px-1 text-right whitespace-nowrap">
         {item && (

@@ -18,7 +18,7 @@ import { decimal, formatMass } from '@/words/formatQuantity';
 import { weightsCsv } from '@/files/weightsTable';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
-import { downloadText } from '../shell/download';
+import { downloadFile } from '../shell/download';
 import { PasteWeights } from './PasteWeights';
 import { WeightCells } from './WeightCells';
 
@@ -92,7 +92,11 @@ export function WeightsTable() {
         <Button onClick={() => setPasting(true)}>
           <ClipboardPaste size={14} aria-hidden="true" /> Paste rows
         </Button>
-        <Button onClick={() => downloadText(`${design.name} weights.csv`, weightsCsv(design, data), 'text/csv')}>
+        <Button
+          onClick={() =>
+            downloadFile({ name: `${design.name} weights.csv`, parts: [weightsCsv(design, data)], type: 'text/csv' })
+          }
+        >
           <Download size={14} aria-hidden="true" /> CSV
         </Button>
       </div>

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
-import { withFields } from '../applyChange';
+import { withFields } from '../edit/withFields';
 import { type Design, designSchema } from '../schema/design';
 import { combinationsOf, mountCombination } from './combinations';
 import { isSame, mountParts, partsOf, sharedChanges, withSharedParts } from './sharedParts';

@@ -64,19 +64,6 @@ export const materialSchema = z.strictObject({
     .meta({ description: 'Paper left on both faces, one, or none' }),
   sheetLength: bounded('size', 'Length of one sheet').default(1000),
   sheetWidth: bounded('size', 'Width of one sheet').default(700),
-  trialFolds: z
-    .array(
-      z.strictObject({
-        date: z.iso.date().meta({ description: 'Day of the trial (YYYY-MM-DD)' }),
-        noseRadius: bounded('size', 'Radius of the fold'),
-        angle: bounded('angle', 'Angle through which the sheet was folded'),
-        shortfall: bounded('offset', 'How much shorter the upper skin came out than drawn'),
-        scoredFace: z.enum(['inner', 'outer']).meta({ description: 'Face that was cut or dented' }),
-        notes: shortText('What was seen').default(''),
-      }),
-    )
-    .default([])
-    .meta({ description: 'Trial folds that calibrate the bend of this board' }),
 });
 
 const attachmentSchema = z

@@ -1,27 +1,12 @@
 import { z } from 'zod';
 import { bodySchema, dragItemSchema, massItemSchema, materialSchema, propulsionSchema, wheelSchema } from './airframe';
 import { bounded, identifier, longText, shortText } from './limits';
-import {
-  assemblySchema,
-  briefSchema,
-  flightSchema,
-  mixSchema,
-  revisionSchema,
-  toleranceSchema,
-  tossSchema,
-} from './record';
+import { assemblySchema, briefSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 1;
-
-const listOf = <Item extends z.ZodType>(item: Item, most: number, description: string) =>
-  z
-    .array(item)
-    .max(most, { error: `must hold at most ${most} entries` })
-    .default([])
-    .meta({ description });
+export const DESIGN_VERSION = 2;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),
@@ -38,10 +23,42 @@ export const balanceAimsSchema = z.strictObject({
   ).optional(),
 });
 
+/** Lists of the document: what their members are, how many there may be, what they are for. */
+export const LIST_MEMBERS = {
+  surfaces: { member: surfaceSchema, most: 24, description: 'Lifting surfaces' },
+  bodies: { member: bodySchema, most: 12, description: 'Fuselages, pods and booms' },
+  materials: { member: materialSchema, most: 40, description: 'Material sheets' },
+  massItems: { member: massItemSchema, most: 200, description: 'Equipment and other masses' },
+  propulsion: { member: propulsionSchema, most: 8, description: 'Drives' },
+  dragItems: { member: dragItemSchema, most: 60, description: 'Things in the wind that are neither surface nor body' },
+  wheels: { member: wheelSchema, most: 12, description: 'Undercarriage' },
+  mixes: { member: mixSchema, most: 12, description: 'Mixes that replace the usual ones of a command' },
+  tolerances: { member: toleranceSchema, most: 400, description: 'A ± on any number of this document' },
+  assemblies: { member: assemblySchema, most: 20, description: 'Parts that several designs share' },
+} as const;
+
+export type ListName = keyof typeof LIST_MEMBERS;
+
+type Lists = {
+  [Name in ListName]: z.ZodDefault<z.ZodArray<(typeof LIST_MEMBERS)[Name]['member']>>;
+};
+
+const LISTS = Object.fromEntries(
+  Object.entries(LIST_MEMBERS).map(([name, { member, most, description }]) => [
+    name,
+    z
+      .array(member as z.ZodType)
+      .max(most, { error: `must hold at most ${most} entries` })
+      .default([])
+      .meta({ description }),
+  ]),
+) as unknown as Lists;
+
 /**
  * One aircraft on paper. Lengths in millimetres, masses in grams, angles in
  * degrees, speeds in metres a second. Axes: x aft from the datum point, y to
- * the right wing, z up; angles nose-up positive.
+ * the right wing, z up; angles nose-up positive. What happened to it (tosses,
+ * flights, revisions …) lies beside it as records.
  */
 export const designSchema = z
   .strictObject({
@@ -54,22 +71,12 @@ export const designSchema = z
     brief: briefSchema.prefault({}),
     conditions: flightConditionsSchema.prefault({}).meta({ description: 'Where and how fast it flies' }),
     balance: balanceAimsSchema.prefault({}).meta({ description: 'Aims for the balance' }),
-    surfaces: listOf(surfaceSchema, 24, 'Lifting surfaces'),
-    bodies: listOf(bodySchema, 12, 'Fuselages, pods and booms'),
-    materials: listOf(materialSchema, 40, 'Material sheets'),
-    massItems: listOf(massItemSchema, 200, 'Equipment and other masses'),
-    propulsion: listOf(propulsionSchema, 8, 'Drives'),
-    dragItems: listOf(dragItemSchema, 60, 'Things in the wind that are neither surface nor body'),
-    wheels: listOf(wheelSchema, 12, 'Undercarriage'),
-    mixes: listOf(mixSchema, 12, 'Mixes that replace the usual ones of a command'),
-    tolerances: listOf(toleranceSchema, 400, 'A ± on any number of this document'),
-    assemblies: listOf(assemblySchema, 20, 'Parts that several designs share'),
-    tosses: listOf(tossSchema, 2000, 'Hand tosses of a small glider'),
-    flights: listOf(flightSchema, 5000, 'Flights'),
-    revisions: listOf(revisionSchema, 200, 'Named states of this design'),
+    ...LISTS,
     basedOn: identifier('Revision that this state grew from').optional(),
   })
-  .superRefine(checkReferences)
+  .superRefine((design, context) =>
+    checkReferences(design, (path, message) => context.addIssue({ code: 'custom', path, message })),
+  )
   .meta({
     title: 'Inclinar design',
     description: 'One aircraft on paper: millimetres, grams, degrees, metres a second',

@@ -1,5 +1,4 @@
-import type { z } from 'zod';
-import { readField } from '../fieldPath';
+import { readField } from '../edit/fieldPath';
 
 interface Named {
   id: string;
@@ -22,7 +21,7 @@ interface Referring {
   })[];
 }
 
-type Report = (path: (string | number)[], message: string) => void;
+export type Report = (path: (string | number)[], message: string) => void;
 
 const REFERRED_LISTS = ['surfaces', 'bodies', 'materials', 'massItems', 'propulsion', 'assemblies'] as const;
 
@@ -35,8 +34,7 @@ function reportDuplicates(list: readonly Named[], path: (string | number)[], rep
 }
 
 /** Names are unique in their list, and whatever is pointed to exists. */
-export function checkReferences(design: Referring, context: z.RefinementCtx): void {
-  const report: Report = (path, message) => context.addIssue({ code: 'custom', path, message });
+export function checkReferences(design: Referring, report: Report): void {
   for (const list of REFERRED_LISTS) reportDuplicates(design[list], [list], report);
   const controls = design.surfaces.flatMap((surface) => surface.controls);
   reportDuplicates(controls, ['surfaces'], (_, message) => report(['surfaces'], `control ${message}`));

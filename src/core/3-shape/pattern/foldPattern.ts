@@ -1,6 +1,7 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { millimetres, say } from '@/core/1-base/words/phrase';
 import type { Words } from '@/core/1-base/words/phrase';
-import type { Material } from '@/core/2-document/schema/airframe';
+import type { TrialFold } from '@/core/2-document/records/recordKinds';
 import type { SectionOf } from '@/core/2-document/schema/section';
 
 /**
@@ -63,11 +64,14 @@ export function ellipseArc(a: number, b: number, from: number, to: number): numb
   return (sum * width) / 2;
 }
 
+/** What a trial fold of this board showed. */
+export type SeenFold = Pick<TrialFold, 'scoredFace' | 'angle' | 'shortfall'>;
+
 /** How much more length this board takes per radian than its kept face says, from its trial folds [mm/rad]. */
-export function bendCorrection(material: Pick<Material, 'trialFolds'> | undefined, scored: Face): number {
-  const trials = material?.trialFolds.filter(({ scoredFace, angle }) => scoredFace === scored && angle > 0) ?? [];
+export function bendCorrection(folds: readonly SeenFold[], scored: Face): number {
+  const trials = folds.filter(({ scoredFace, angle }) => scoredFace === scored && angle > 0);
   if (trials.length === 0) return 0;
-  return trials.reduce((sum, { shortfall, angle }) => sum + shortfall / ((angle * Math.PI) / 180), 0) / trials.length;
+  return trials.reduce((sum, { shortfall, angle }) => sum + shortfall / radiansFromDegrees(angle), 0) / trials.length;
 }
 
 /** Scores lie this many board thicknesses apart round the nose. */
@@ -77,7 +81,7 @@ const SCORE_SPACING = 1.5;
 export function foldPattern(
   section: SectionOf<'foldedOverSpar'>,
   chord: number,
-  { material, scored }: { readonly material?: Pick<Material, 'trialFolds'>; readonly scored: Face },
+  { folds = [], scored }: { readonly folds?: readonly SeenFold[]; readonly scored: Face },
 ): FoldPattern {
   const t = section.boardThickness;
   const a = section.sparPosition * chord;
@@ -90,7 +94,7 @@ export function foldPattern(
   const above = Math.hypot(chord - a, top - tail);
   const turn = Math.PI + Math.atan2(top - tail, chord - a);
   const keptFace: Face = scored === 'inner' ? 'outer' : 'inner';
-  const correction = bendCorrection(material, scored) * turn;
+  const correction = bendCorrection(folds, scored) * turn;
   const shorter = keptFace === 'inner' ? t : 0;
   const noseWidth = nose - shorter * Math.PI + correction;
   const aboveWidth = above - shorter * (turn - Math.PI);

@@ -75,18 +75,14 @@ describe('perimeter in closed form', () => {
 
 describe('trial folds', () => {
   test('the shortfall of a half turn comes back on the next half turn', () => {
-    const material = { trialFolds: [trial(3.2)] };
     const before = foldPattern(fold(), 100, { scored: 'inner' });
-    const after = foldPattern(fold(), 100, { scored: 'inner', material });
+    const after = foldPattern(fold(), 100, { scored: 'inner', folds: [trial(3.2)] });
     expect(after.cutWidth - before.cutWidth).toBeCloseTo((3.2 / Math.PI) * before.turn, 10);
   });
 
   test('several are averaged by angle, and the other face does not count', () => {
-    expect(bendCorrection({ trialFolds: [trial(2, 90), trial(2), trial(9, 180, 'outer')] }, 'inner')).toBeCloseTo(
-      3 / Math.PI,
-      12,
-    );
-    expect(bendCorrection(undefined, 'inner')).toBe(0);
+    expect(bendCorrection([trial(2, 90), trial(2), trial(9, 180, 'outer')], 'inner')).toBeCloseTo(3 / Math.PI, 12);
+    expect(bendCorrection([], 'inner')).toBe(0);
   });
 });
 

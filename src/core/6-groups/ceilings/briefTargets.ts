@@ -1,5 +1,5 @@
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
-import type { Brief } from '@/core/2-document/schema/record';
+import type { Brief } from '@/core/2-document/schema/brief';
 import { kilogramsPerSquareMetre } from '@/core/1-base/units/convert';
 import { distance, metresPerSecond, say, type Words } from '@/core/1-base/words/phrase';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { numbersOf } from '../solve';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { manoeuvreMargin } from '@/core/5-aero/manoeuvreMargin';
 import { hornFor, linkageTravel } from './linkage';
 

@@ -3,7 +3,7 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
 import { badNumbers, expectWithin } from '#/tests/matchers';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { type LateralSystem, lateralModes, type LongitudinalSystem, longitudinalModes, type Mode } from './linearModes';
 
 /** The large jet transport of Etkin & Reid, section 6.1, 40 000 ft, Mach 0.8: slugs, feet, seconds. */

@@ -95,7 +95,8 @@ export const pitch = numbersGroup(keys, {
     }),
 });
 
-const isWithoutBands = ({ options }: Solution): boolean => options.quick === true || (options.without?.includes('bands') ?? false);
+const isWithoutBands = ({ options }: Solution): boolean =>
+  options.quick === true || (options.without?.includes('bands') ?? false);
 
 /** Lift coefficient of level flight; null when it is not trimmed. */
 const liftAtTrim = ({ cruise }: Solution): number | null => (cruise.isTrimmed ? cruise.state.lift : null);

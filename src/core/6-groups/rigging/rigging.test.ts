@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { expectWithin, said } from '#/tests/matchers';
 import { numbersOf } from '../solve';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { shimFor, turnOfShim } from './shim';
 
 describe('shims', () => {

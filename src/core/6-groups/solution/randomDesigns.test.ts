@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { analyse } from '@/core/analyse';
 import type { Analysis } from '@/core/analyse';
-import { type Design, type DesignInput, designSchema } from '@/core/2-document/schema/design';
+import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import { freshSection } from '@/core/3-shape/section/freshSection';
 import type { SectionKind } from '@/core/2-document/schema/section';
 
@@ -78,7 +78,7 @@ const design: fc.Arbitrary<Design> = fc
   .map(({ wing, tail, canard, finHeight, masses, speed, drive }) =>
     designSchema.parse({
       format: 'inclinar-design',
-      version: 1,
+      version: DESIGN_VERSION,
       name: 'Random',
       materials: [{ id: 'board', thickness: 5, arealDensity: 400 }],
       conditions: { cruiseSpeed: speed },
@@ -165,7 +165,10 @@ describe('anything that can be drawn', () => {
         for (const { message, id, numbers: amounts } of analysis.findings) {
           expect(said(message), id).not.toMatch(/NaN|undefined|null|Infinity/);
           expect(said(message), id).toMatch(/^[A-Z“].*\.$/);
-          expect(Object.values(amounts).every(({ value }) => Number.isFinite(value)), id).toBe(true);
+          expect(
+            Object.values(amounts).every(({ value }) => Number.isFinite(value)),
+            id,
+          ).toBe(true);
         }
       }),
       { numRuns: RUNS, endOnFailure: true, interruptAfterTimeLimit: 20_000 },

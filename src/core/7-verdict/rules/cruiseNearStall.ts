@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { metresPerSecond, plain, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -17,7 +18,7 @@ export const cruiseNearStall = makeRule(
       remedies: [
         {
           label: say`Cruise at ${metresPerSecond(better)}`,
-          change: [{ field: '/conditions/cruiseSpeed', value: better }],
+          change: [field('conditions', 'cruiseSpeed').to(better)],
         },
       ],
     };

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -13,7 +14,7 @@ export const downwashStrong = makeRule(
     if (downwashSlope === null || downwash === null || !tail || downwashSlope <= MOST) return null;
     const lift = (height: number) => ({
       label: say`Set ${nameOf(tail)} ${millimetres(height)} higher`,
-      change: [{ field: `/surfaces/${tail.id}/position/z`, value: Math.round(tail.position.z + height) }],
+      change: [field('surfaces', tail.id, 'position', 'z').to(Math.round(tail.position.z + height))],
     });
     return {
       severity: 'note',

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, nameOf, percent, radians, say } from '@/core/1-base/words/phrase';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { LEAST_TRAVEL } from '../changes';
@@ -30,7 +31,7 @@ export const elevatorAtStop = makeRule(
         ? [
             {
               label: say`Set ${nameOf(tail)} to ${degrees(tail.incidence + turn)}`,
-              change: [{ field: `/surfaces/${tail.id}/incidence`, value: tail.incidence + turn }],
+              change: [field('surfaces', tail.id, 'incidence').to(tail.incidence + turn)],
             },
           ]
         : [],

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, nameOf, plain, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -20,10 +21,9 @@ export const flatVee = makeRule(
       : say`pitch stiffness ${pitch.momentSlope === null ? 'unknown' : plain(pitch.momentSlope)} per radian`;
     const to = (angle: number) => ({
       label: say`Set its panels to ${degrees(angle, 0)}`,
-      change: tail.stations.slice(0, -1).map((_, index) => ({
-        field: `/surfaces/${tail.id}/stations/${index}/dihedral`,
-        value: sign * angle,
-      })),
+      change: tail.stations
+        .slice(0, -1)
+        .map((_, index) => field('surfaces', tail.id, 'stations', index, 'dihedral').to(sign * angle)),
     });
     return {
       severity: 'caution',

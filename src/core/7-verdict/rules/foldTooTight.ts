@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { lowerFirst, millimetres, nameOf, percent, say } from '@/core/1-base/words/phrase';
 import { foldPattern } from '@/core/3-shape/pattern/foldPattern';
 import { makeRule } from '../makeRule';
@@ -20,7 +21,7 @@ export const foldTooTight = makeRule(
           label: say`Bring the spar of ${nameOf(surface)} forward to ${percent(share, 0)}`,
           change: surface.stations.flatMap((station, index) =>
             station.section.kind === 'foldedOverSpar'
-              ? [{ field: `/surfaces/${surface.id}/stations/${index}/section/sparPosition`, value: share }]
+              ? [field('surfaces', surface.id, 'stations', index, 'section', 'sparPosition').to(share)]
               : [],
           ),
         });

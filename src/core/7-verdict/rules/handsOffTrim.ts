@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, joined, millimetres, nameOf, noseTurn, plain, say } from '@/core/1-base/words/phrase';
 import { shimFor } from '@/core/6-groups/rigging/shim';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
@@ -87,15 +88,14 @@ function taillessRemedies(design: Design, lift: number): Remedy[] {
   if (wing.stations.every(({ section }) => section.kind === 'reflexed'))
     return steps.map((step) => ({
       label: say`Bend the reflex ${degrees(step * 2, 0)} ${sign > 0 ? 'further up' : 'back'}`,
-      change: wing.stations.map((station, index) => ({
-        field: `/surfaces/${wing.id}/stations/${index}/section/bendAngle`,
-        value: station.section.kind === 'reflexed' ? station.section.bendAngle + sign * step * 2 : 0,
-      })),
+      change: wing.stations.map((station, index) =>
+        field('surfaces', wing.id, 'stations', index, 'section', 'bendAngle').to(
+          station.section.kind === 'reflexed' ? station.section.bendAngle + sign * step * 2 : 0,
+        ),
+      ),
     }));
   return steps.map((step) => ({
     label: say`Give the tip ${degrees(step * 1.5)} ${sign > 0 ? 'more' : 'less'} washout`,
-    change: [
-      { field: `/surfaces/${wing.id}/stations/${last}/twist`, value: wing.stations[last]!.twist - sign * step * 1.5 },
-    ],
+    change: [field('surfaces', wing.id, 'stations', last, 'twist').to(wing.stations[last]!.twist - sign * step * 1.5)],
   }));
 }

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { hingeClearances, LEAST_GAP } from '@/core/3-shape/geometry/hingeClearance';
 import { makeRule } from '../makeRule';
@@ -24,7 +25,7 @@ export const hingeRub = makeRule(
       remedies: [
         {
           label: say`Begin ${nameOf(control)} ${millimetres(missing, 0)} further out`,
-          change: [{ field: `/surfaces/${surface.id}/controls/${control.id}/from`, value: from }],
+          change: [field('surfaces', surface.id, 'controls', control.id, 'from').to(from)],
         },
       ],
     };

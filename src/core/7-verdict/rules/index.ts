@@ -1,7 +1,3 @@
-import { withFields } from '@/core/2-document/applyChange';
-import { type Design, designSchema } from '@/core/2-document/schema/design';
-import type { Finding, Remedy, Severity } from '../finding';
-import type { Numbers } from '@/core/6-groups/page';
 import type { Rule } from '../rule';
 import { balanceAft } from './balanceAft';
 import { balanceForward } from './balanceForward';
@@ -98,44 +94,3 @@ export const RULES: readonly Rule[] = [
   wingUnspared,
   yawFeel,
 ];
-
-const RANK: Record<Severity, number> = { stop: 2, caution: 1, note: 0 };
-
-type TryOut = (changed: Design) => Numbers;
-
-/** What every rule says, gravest first. */
-export function checkRules(design: Design, numbers: Numbers): Finding[] {
-  return RULES.flatMap((rule) => rule.check(design, numbers) ?? []).sort((a, b) => RANK[b.severity] - RANK[a.severity]);
-}
-
-/**
- * Findings with the remedies that hold: each candidate is applied to a copy,
- * computed again, and kept only if its finding is gone and nothing graver or
- * new of the same weight has come. Without `tryOut` no remedy is offered.
- */
-export function findFindings(design: Design, numbers: Numbers, tryOut: TryOut | null): Finding[] {
-  const findings = checkRules(design, numbers);
-  return findings.map((finding) => ({
-    ...finding,
-    remedies: tryOut ? finding.remedies.filter((remedy) => holds(design, finding, remedy, findings, tryOut)) : [],
-  }));
-}
-
-function holds(
-  design: Design,
-  finding: Finding,
-  { change }: Remedy,
-  before: readonly Finding[],
-  tryOut: TryOut,
-): boolean {
-  const changed = designSchema.safeParse(withFields(design, change));
-  if (!changed.success) return false;
-  const after = checkRules(changed.data, tryOut(changed.data));
-  return (
-    after.every(({ id }) => id !== finding.id) &&
-    after.every((other) => {
-      const known = before.find(({ id }) => id === other.id);
-      return known ? RANK[other.severity] <= RANK[known.severity] : RANK[other.severity] < RANK[finding.severity];
-    })
-  );
-}

@@ -1,8 +1,9 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { degrees, nameOf, percent, radiansPerSecond, say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { controlsOf, LEAST_TRAVEL, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
-import type { FieldChange, Remedy } from '../finding';
+import type { Remedy } from '../finding';
 import { makeRule } from '../makeRule';
 
 /** Share of the travel that holding the wings level may take. */
@@ -60,18 +61,16 @@ function alikeAgain(design: Design): Remedy[] {
         ...(left?.[reading] === undefined
           ? []
           : [
-              {
-                field: `/surfaces/${surface.id}/asBuilt/left/${reading}`,
-                value: right?.[reading] === undefined ? drawn : mean,
-              },
+              field('surfaces', surface.id, 'asBuilt', 'left', reading).to(
+                right?.[reading] === undefined ? drawn : mean,
+              ),
             ]),
         ...(right?.[reading] === undefined
           ? []
           : [
-              {
-                field: `/surfaces/${surface.id}/asBuilt/right/${reading}`,
-                value: left?.[reading] === undefined ? drawn : mean,
-              },
+              field('surfaces', surface.id, 'asBuilt', 'right', reading).to(
+                left?.[reading] === undefined ? drawn : mean,
+              ),
             ]),
       ];
     });

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { grams, millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
 import { ballastFor, placeForBalance, slidingItems } from '@/core/4-weight/placement';
@@ -21,7 +22,7 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
     const way = position < item.position.x ? 'forward' : 'back';
     remedies.push({
       label: say`Slide ${nameOf(item)} ${way} by ${millimetres(Math.abs(position - item.position.x))}`,
-      change: [{ field: `/massItems/${item.id}/position/x`, value: position }],
+      change: [field('massItems', item.id, 'position', 'x').to(position)],
     });
   }
   for (const item of design.massItems.filter(
@@ -34,7 +35,7 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
     if (needed === null) continue;
     remedies.push({
       label: say`Make ${nameOf(item)} ${grams(needed)}`,
-      change: [{ field: `/massItems/${item.id}/mass`, value: Math.round(needed) }],
+      change: [field('massItems', item.id, 'mass').to(Math.round(needed))],
     });
   }
   remedies.push(...wingShift(design, target - balance.x));
@@ -50,7 +51,7 @@ function wingShift(design: Design, missing: number): Remedy[] {
   return [
     {
       label: say`Move ${nameOf(wing)} ${shift > 0 ? 'back' : 'forward'} by ${millimetres(Math.abs(shift))}`,
-      change: [{ field: `/surfaces/${wing.id}/position/x`, value: tenths(wing.position.x + shift) }],
+      change: [field('surfaces', wing.id, 'position', 'x').to(tenths(wing.position.x + shift))],
     },
   ];
 }

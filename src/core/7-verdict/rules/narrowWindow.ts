@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { metres, nameOf, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -23,14 +24,13 @@ export const narrowWindow = makeRule(
       remedies: [
         ...tails.map((tail) => ({
           label: say`Make the chords of ${nameOf(tail)} a quarter larger`,
-          change: tail.stations.map((station, index) => ({
-            field: `/surfaces/${tail.id}/stations/${index}/chord`,
-            value: Math.round(station.chord * 1.25),
-          })),
+          change: tail.stations.map((station, index) =>
+            field('surfaces', tail.id, 'stations', index, 'chord').to(Math.round(station.chord * 1.25)),
+          ),
         })),
         {
           label: 'Accept half the least margin',
-          change: [{ field: '/balance/minimumStaticMargin', value: shrunk }],
+          change: [field('balance', 'minimumStaticMargin').to(shrunk)],
         },
       ],
     };

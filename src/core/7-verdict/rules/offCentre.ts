@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { metres, nameOf, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -27,10 +28,9 @@ export const offCentre = makeRule(
             {
               label: say`Bring ${nameOf(item)} to where it balances across`,
               change: [
-                {
-                  field: `/massItems/${item.id}/position/y`,
-                  value: Math.round(item.position.y - (off * mass.total * 1e6) / (item.measuredMass ?? item.mass)),
-                },
+                field('massItems', item.id, 'position', 'y').to(
+                  Math.round(item.position.y - (off * mass.total * 1e6) / (item.measuredMass ?? item.mass)),
+                ),
               ],
             },
           ]

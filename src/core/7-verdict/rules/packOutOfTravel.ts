@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
 import { placeForBalance, slidingItems } from '@/core/4-weight/placement';
@@ -29,14 +30,10 @@ export const packOutOfTravel = makeRule(
               {
                 label: say`Lengthen the bay to ${millimetres(placement.position)} and slide it there`,
                 change: [
-                  {
-                    field: `/massItems/${item.id}/attachment/${beyond < 0 ? 'from' : 'to'}`,
-                    value: tenths(placement.position + Math.sign(beyond)),
-                  },
-                  {
-                    field: `/massItems/${item.id}/position/x`,
-                    value: tenths(placement.position + Math.sign(beyond)),
-                  },
+                  field('massItems', item.id, 'attachment', beyond < 0 ? 'from' : 'to').to(
+                    tenths(placement.position + Math.sign(beyond)),
+                  ),
+                  field('massItems', item.id, 'position', 'x').to(tenths(placement.position + Math.sign(beyond))),
                 ],
               },
             ]

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { panelsTooLong } from '@/core/3-shape/planform/sheets';
 import { makeRule } from '../makeRule';
@@ -30,7 +31,7 @@ export const panelTooLong = makeRule(
           ? [
               {
                 label: say`Cut it from ${longer.name || longer.id}`,
-                change: [{ field: `/surfaces/${surface.id}/construction/material`, value: longer.id }],
+                change: [field('surfaces', surface.id, 'construction', 'material').to(longer.id)],
               },
             ]
           : [],

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { metresPerSecond, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -20,10 +21,9 @@ export const pitchFloor = makeRule(
       remedies: [
         {
           label: 'Give the pitch control 8° more throw up',
-          change: controls.map(({ surface, control }) => ({
-            field: `/surfaces/${surface.id}/controls/${control.id}/throwUp`,
-            value: Math.min(45, control.throwUp + 8),
-          })),
+          change: controls.map(({ surface, control }) =>
+            field('surfaces', surface.id, 'controls', control.id, 'throwUp').to(Math.min(45, control.throwUp + 8)),
+          ),
         },
       ],
     };

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { nameOf, percent, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
 import { MOST_OFF_THICKEST, offThickest, sparPlaces, type SparPlace } from '@/core/3-shape/pattern/sparPlace';
@@ -28,11 +29,10 @@ export const sparMisplaced = makeRule(
             {
               label: 'Lay it through the thickest place',
               change: [
-                {
-                  field: `/surfaces/${surface.id}/spars/${spar.id}/start/x`,
-                  value: at(spar.start.x, first, first.thickest),
-                },
-                { field: `/surfaces/${surface.id}/spars/${spar.id}/end/x`, value: at(spar.end.x, last, last.thickest) },
+                field('surfaces', surface.id, 'spars', spar.id, 'start', 'x').to(
+                  at(spar.start.x, first, first.thickest),
+                ),
+                field('surfaces', surface.id, 'spars', spar.id, 'end', 'x').to(at(spar.end.x, last, last.thickest)),
               ],
             },
           ],

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { nameOf, percent, plain, say, thousands } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -23,15 +24,12 @@ export const thickAtLowReynolds = makeRule(
     const thinner = (ratio: number) => ({
       label: say`Make ${nameOf(surface)} ${percent(ratio, 0)} thick`,
       change: surface.stations.flatMap((station, index) => {
-        const field = `/surfaces/${surface.id}/stations/${index}/section`;
-        if (station.section.kind === 'foldedOverSpar')
-          return [
-            {
-              field: `${field}/sparHeight`,
-              value: Math.max(1, Math.round(ratio * station.chord - 2 * station.section.boardThickness)),
-            },
-          ];
-        return station.section.kind === 'fourDigit' ? [{ field: `${field}/thicknessRatio`, value: ratio }] : [];
+        const of = ['surfaces', surface.id, 'stations', index, 'section'] as const;
+        if (station.section.kind === 'foldedOverSpar') {
+          const height = Math.round(ratio * station.chord - 2 * station.section.boardThickness);
+          return [field(...of, 'sparHeight').to(Math.max(1, height))];
+        }
+        return station.section.kind === 'fourDigit' ? [field(...of, 'thicknessRatio').to(ratio)] : [];
       }),
     });
     return {

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS } from '../changes';
@@ -20,17 +21,15 @@ export const thrustLine = makeRule(
     const up = trim.thrustMoment > 0;
     const tilt = (angle: number) => ({
       label: say`Tilt the thrust line ${degrees(angle, 0)} more ${up ? 'down' : 'up'}`,
-      change: design.propulsion.map((drive) => ({
-        field: `/propulsion/${drive.id}/downThrust`,
-        value: drive.downThrust + (up ? angle : -angle),
-      })),
+      change: design.propulsion.map((drive) =>
+        field('propulsion', drive.id, 'downThrust').to(drive.downThrust + (up ? angle : -angle)),
+      ),
     });
     const shift = (height: number) => ({
       label: say`Set ${nameOf(design.propulsion[0]!)} ${millimetres(height)} ${up ? 'higher' : 'lower'}`,
-      change: design.propulsion.map((drive) => ({
-        field: `/propulsion/${drive.id}/position/z`,
-        value: drive.position.z + (up ? height : -height),
-      })),
+      change: design.propulsion.map((drive) =>
+        field('propulsion', drive.id, 'position', 'z').to(drive.position.z + (up ? height : -height)),
+      ),
     });
     return {
       severity: 'caution',

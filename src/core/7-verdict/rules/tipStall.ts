@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { degrees, nameOf, percent, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -14,12 +15,7 @@ export const tipStall = makeRule(
     const last = surface.stations.length - 1;
     const washout = (angle: number) => ({
       label: say`Give the tip ${degrees(angle, 0)} more washout`,
-      change: [
-        {
-          field: `/surfaces/${surface.id}/stations/${last}/twist`,
-          value: surface.stations[last]!.twist - angle,
-        },
-      ],
+      change: [field('surfaces', surface.id, 'stations', last, 'twist').to(surface.stations[last]!.twist - angle)],
     });
     return {
       severity: 'caution',

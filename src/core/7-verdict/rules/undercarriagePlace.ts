@@ -1,8 +1,8 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { joined, metres, millimetres, radians, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
 import { undercarriageOf } from '@/core/4-weight/undercarriage';
-import type { FieldChange } from '../finding';
 import { makeRule } from '../makeRule';
 
 /** Tip angle that a remedy aims at: in the middle of what is usual [rad]. */
@@ -23,7 +23,7 @@ export const undercarriagePlace = makeRule(
     const height = millimetresFromMetres(mass.cg[2]) - (main.position.z - main.diameter / 2);
     const aft = gear.layout === 'tricycle' ? 1 : -1;
     const x = tenths(millimetresFromMetres(mass.cg[0]) + aft * height * Math.tan(AIM));
-    const change: FieldChange[] = [{ field: `/wheels/${main.id}/position/x`, value: x }];
+    const change: FieldChange[] = [field('wheels', main.id, 'position', 'x').to(x)];
     return {
       severity: 'caution',
       message: joined(gear.words, ' '),
@@ -38,14 +38,11 @@ export const undercarriagePlace = makeRule(
         },
         {
           label: 'Set the main wheels a fifth wider',
-          change: [{ field: `/wheels/${main.id}/position/y`, value: tenths(main.position.y * 1.2) }],
+          change: [field('wheels', main.id, 'position', 'y').to(tenths(main.position.y * 1.2))],
         },
         {
           label: say`Put ${millimetres(20)} longer legs under it`,
-          change: design.wheels.map((wheel) => ({
-            field: `/wheels/${wheel.id}/position/z`,
-            value: wheel.position.z - 20,
-          })),
+          change: design.wheels.map((wheel) => field('wheels', wheel.id, 'position', 'z').to(wheel.position.z - 20)),
         },
       ],
     };

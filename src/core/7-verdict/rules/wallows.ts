@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { plain, say, seconds } from '@/core/1-base/words/phrase';
 import { withDihedral } from '../changes';
 import { makeRule } from '../makeRule';
@@ -28,10 +29,13 @@ export const wallows = makeRule(
           ? [1.25, 1.5].map((factor) => ({
               label: say`Make the fin ${factor === 1.25 ? 'a quarter' : 'half as much'} taller`,
               change: fins.flatMap((fin) =>
-                fin.stations.slice(1).map((station, index) => ({
-                  field: `/surfaces/${fin.id}/stations/${index + 1}/distanceFromRoot`,
-                  value: Math.round(station.distanceFromRoot * factor),
-                })),
+                fin.stations
+                  .slice(1)
+                  .map((station, index) =>
+                    field('surfaces', fin.id, 'stations', index + 1, 'distanceFromRoot').to(
+                      Math.round(station.distanceFromRoot * factor),
+                    ),
+                  ),
               ),
             }))
           : []),

@@ -1,3 +1,4 @@
+import { field } from '@/core/2-document/edit/field';
 import { plain, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -14,10 +15,13 @@ export const weakFin = makeRule(
     const grow = (factor: number, words: string) => ({
       label: say`Make the fin ${words} taller`,
       change: fins.flatMap((fin) =>
-        fin.stations.slice(1).map((station, index) => ({
-          field: `/surfaces/${fin.id}/stations/${index + 1}/distanceFromRoot`,
-          value: Math.round(station.distanceFromRoot * factor),
-        })),
+        fin.stations
+          .slice(1)
+          .map((station, index) =>
+            field('surfaces', fin.id, 'stations', index + 1, 'distanceFromRoot').to(
+              Math.round(station.distanceFromRoot * factor),
+            ),
+          ),
       ),
     });
     return {

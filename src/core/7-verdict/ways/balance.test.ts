@@ -4,7 +4,7 @@ import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
 import { solveSurfaces } from '#/tests/published/solve';
 import { analyse } from '@/core/analyse';
 import { longitudinal } from '@/core/5-aero/aeroModel';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
 import { ballastFor, placeForBalance } from '@/core/4-weight/placement';

@@ -4,7 +4,7 @@ import { demoDesign } from '#/demo';
 import { simpleAircraft } from '#/tests/designs';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { ceilingInput } from '@/core/6-groups/ceilings/ceilingInput';
 import { ballastForSpeed, type CeilingInput, massCeilings, PULL_UP } from '@/core/6-groups/ceilings/massCeiling';

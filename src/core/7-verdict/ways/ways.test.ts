@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { simpleAircraft } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { designSchema } from '@/core/2-document/schema/design';
 import { balanceWays, standReadings } from './ways';
 

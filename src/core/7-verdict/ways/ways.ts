@@ -1,3 +1,4 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Numbers } from '@/core/6-groups/page';
 import { grams, millimetres, percent, say, type Words } from '@/core/1-base/words/phrase';
@@ -10,7 +11,7 @@ export interface BalanceWay {
   readonly id: string;
   readonly kind: 'slide' | 'pod' | 'wing' | 'ballast';
   readonly label: Words;
-  readonly change: readonly { readonly field: string; readonly value: unknown }[];
+  readonly change: readonly FieldChange[];
   /** False when the part would leave its bay or the ballast would be absurd; then `because` says what would help. */
   readonly works: boolean;
   readonly because: Words | null;
@@ -56,7 +57,7 @@ function slideWay(item: MassItem, target: number, balance: Balance): BalanceWay 
     id: `slide-${item.id}`,
     kind: 'slide',
     label: say`${nameOf(item)} to ${millimetres(reachable, 1)}`,
-    change: [{ field: `/massItems/${item.id}/position/x`, value: reachable }],
+    change: [field('massItems', item.id, 'position', 'x').to(reachable)],
     works: withinTravel,
     because: withinTravel
       ? null
@@ -86,11 +87,8 @@ function podWay(design: Design, body: Design['bodies'][number], { target, balanc
       kind: 'pod',
       label: say`${nameOf(body)} with ${riders.map(nameOf).join(', ')} ${millimetres(Math.abs(shift), 1)} ${shift > 0 ? 'back' : 'forward'}`,
       change: [
-        { field: `/bodies/${body.id}/position/x`, value: tenth(body.position.x + shift) },
-        ...riders.map((rider) => ({
-          field: `/massItems/${rider.id}/position/x`,
-          value: tenth(rider.position.x + shift),
-        })),
+        field('bodies', body.id, 'position', 'x').to(tenth(body.position.x + shift)),
+        ...riders.map((rider) => field('massItems', rider.id, 'position', 'x').to(tenth(rider.position.x + shift))),
       ],
       works: true,
       because: null,
@@ -116,10 +114,7 @@ function wingWay(
       id: 'wing',
       kind: 'wing',
       label: say`${wings.map(nameOf).join(' and ')} ${millimetres(Math.abs(shift), 1)} ${shift > 0 ? 'back' : 'forward'}`,
-      change: wings.map((wing) => ({
-        field: `/surfaces/${wing.id}/position/x`,
-        value: tenth(wing.position.x + shift),
-      })),
+      change: wings.map((wing) => field('surfaces', wing.id, 'position', 'x').to(tenth(wing.position.x + shift))),
       works: Math.abs(shift) <= wings[0]!.stations[0]!.chord / 2,
       because:
         Math.abs(shift) <= wings[0]!.stations[0]!.chord / 2
@@ -165,8 +160,8 @@ function ballastWay(design: Design, target: number, balance: Balance): BalanceWa
         ? say`${nameOf(own)} to ${grams(needed, 1)}`
         : say`${grams(needed, 1)} of ballast at ${millimetres(place)}`,
       change: own
-        ? [{ field: `/massItems/${own.id}/mass`, value: needed }]
-        : [{ field: '/massItems', value: [...design.massItems, ballastItem(design, place, needed)] }],
+        ? [field('massItems', own.id, 'mass').to(needed)]
+        : [field('massItems').to([...design.massItems, ballastItem(design, place, needed)])],
       works,
       because: works
         ? null

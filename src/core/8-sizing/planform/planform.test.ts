@@ -2,7 +2,7 @@ import { said } from '#/tests/matchers';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft, surface, trapezoid } from '#/tests/designs';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { designSchema } from '@/core/2-document/schema/design';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, referenceOf } from '@/core/3-shape/geometry/planform';

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { designOf, simpleAircraft } from '#/tests/designs';
 import { numbersOf } from '@/core/6-groups/solve';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms } from '@/core/3-shape/geometry/planform';
 import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';

@@ -1,9 +1,9 @@
+import type { FieldChange } from '@/core/2-document/edit/field';
 import { percent, plain, say, type Words } from '@/core/1-base/words/phrase';
 import { numbersOf } from '@/core/6-groups/solve';
-import { withFields } from '@/core/2-document/applyChange';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { type Design, designSchema } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import type { FieldChange } from '@/core/7-verdict/finding';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
 import { findRoot } from '@/core/1-base/numeric/findRoot';

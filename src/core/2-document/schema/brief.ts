@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { bounded, identifier, longText, point, shortText } from './limits';
+import { bounded, identifier, point, shortText } from './limits';
 
-/** What was asked for and what was seen: brief, tosses, flights, revisions. */
+/** What was asked for. */
 export const briefSchema = z.strictObject({
   purpose: z
     .enum(['float', 'train', 'payload', 'soar', 'wind', 'aerobatics', 'experiment'])
@@ -29,58 +29,6 @@ export const briefSchema = z.strictObject({
     )
     .default([])
     .meta({ description: 'Sheets, packs, motors and spars at hand' }),
-});
-
-const moment = z.iso.datetime().meta({ description: 'Instant, UTC (ISO 8601)' });
-
-export const tossSchema = z.strictObject({
-  id: identifier('Name of the toss'),
-  at: moment,
-  scale: z.number().min(0.01).max(10).default(1).meta({ description: 'Size of the tossed glider over the design' }),
-  mass: bounded('mass', 'Mass when tossed').optional(),
-  balance: bounded('position', 'Balance point aft of the datum').optional(),
-  launchSpeed: bounded('speed', 'Speed out of the hand').optional(),
-  distance: z.number().min(0).max(1000).optional().meta({ description: 'Distance flown [m]' }),
-  result: z
-    .enum(['steadyGlide', 'dived', 'ballooned', 'stalled', 'turnedLeft', 'turnedRight', 'other'])
-    .meta({ description: 'What it did' }),
-  notes: longText('What was seen').default(''),
-});
-
-export const flightSchema = z.strictObject({
-  id: identifier('Name of the flight'),
-  at: moment,
-  revision: identifier('Revision that was flown').optional(),
-  mass: bounded('mass', 'Take-off mass').optional(),
-  balance: bounded('position', 'Balance point aft of the datum').optional(),
-  wind: z.number().min(0).max(30).optional().meta({ description: 'Mean wind [m/s]' }),
-  duration: z.number().min(0).max(86400).optional().meta({ description: 'Time in the air [s]' }),
-  trims: z
-    .array(
-      z.strictObject({
-        control: identifier('Control'),
-        deflection: bounded('angle', 'Trim found, trailing edge down positive'),
-      }),
-    )
-    .default([])
-    .meta({ description: 'Trim found in flight' }),
-  changed: longText('The one thing that was changed before this flight').default(''),
-  verdict: z
-    .enum(['better', 'same', 'worse', 'unknown'])
-    .default('unknown')
-    .meta({ description: 'Against the flight before' }),
-  notes: longText('What was seen').default(''),
-});
-
-export const revisionSchema = z.strictObject({
-  id: identifier('Name of the revision'),
-  name: shortText('Name in words'),
-  at: moment,
-  parent: identifier('Revision it grew from').optional(),
-  notes: longText('Why').default(''),
-  design: z.record(z.string(), z.unknown()).meta({
-    description: 'The whole design as it was, in the form of its own version, without its revisions',
-  }),
 });
 
 export const toleranceSchema = z.strictObject({

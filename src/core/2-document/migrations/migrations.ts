@@ -1,11 +1,13 @@
+import { recordsBesideTheDesign } from './recordsBesideTheDesign';
+
 /**
  * Steps from one version of the file format to the next, numbered without
  * gaps and pure. Step n turns version n into version n + 1; each has a frozen
- * sample in `samples/` that a test sends through it.
+ * sample in `tests/samples/` that a test sends through it.
  */
 type Step = (document: Record<string, unknown>) => Record<string, unknown>;
 
-export const MIGRATIONS: readonly Step[] = [];
+export const MIGRATIONS: readonly Step[] = [recordsBesideTheDesign];
 
 /** Brings a document of an older version to the newest one. */
 export function migrate(document: Record<string, unknown>, from: number): Record<string, unknown> {

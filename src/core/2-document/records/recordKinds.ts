@@ -1,0 +1,175 @@
+import { z } from 'zod';
+import { bounded, identifier, longText, point, shortText } from '../schema/limits';
+
+/**
+ * What happened to a design, beside what it is: each record names itself, its
+ * day, and the revision it belongs to. Records are no part of the drawing and
+ * outside its undo. Units as in the document.
+ */
+const moment = z.iso.datetime().meta({ description: 'Instant, UTC (ISO 8601)' });
+
+const head = {
+  id: identifier('Name of the record'),
+  at: moment,
+  revision: identifier('Revision it belongs to').optional(),
+};
+const notes = longText('What was seen').default('');
+
+export const revisionSchema = z.strictObject({
+  id: head.id,
+  at: moment,
+  name: shortText('Name in words'),
+  parent: identifier('Revision it grew from').optional(),
+  notes: longText('Why').default(''),
+  design: z.record(z.string(), z.unknown()).meta({
+    description: 'The whole design as it was, in the form of its own version, without records',
+  }),
+});
+
+export const trialFoldSchema = z.strictObject({
+  ...head,
+  material: identifier('Board that was folded'),
+  noseRadius: bounded('size', 'Radius of the fold'),
+  angle: bounded('angle', 'Angle through which the sheet was folded'),
+  shortfall: bounded('offset', 'How much shorter the upper skin came out than drawn'),
+  scoredFace: z.enum(['inner', 'outer']).meta({ description: 'Face that was cut or dented' }),
+  notes: shortText('What was seen').default(''),
+});
+
+export const tossSchema = z.strictObject({
+  ...head,
+  scale: z.number().min(0.01).max(10).default(1).meta({ description: 'Size of the tossed glider over the design' }),
+  mass: bounded('mass', 'Mass when tossed').optional(),
+  balance: bounded('position', 'Balance point aft of the datum').optional(),
+  launchSpeed: bounded('speed', 'Speed out of the hand').optional(),
+  distance: z.number().min(0).max(1000).optional().meta({ description: 'Distance flown [m]' }),
+  result: z
+    .enum(['steadyGlide', 'dived', 'ballooned', 'stalled', 'turnedLeft', 'turnedRight', 'other'])
+    .meta({ description: 'What it did' }),
+  notes,
+});
+
+export const benchReadingSchema = z.strictObject({
+  ...head,
+  what: z
+    .enum(['angle', 'mass', 'balance', 'throw', 'warp', 'length', 'other'])
+    .meta({ description: 'What was measured' }),
+  part: identifier('Part it was measured on').optional(),
+  side: z.enum(['left', 'right', 'both']).optional().meta({ description: 'Side, where it has two' }),
+  value: z
+    .number()
+    .min(-1e6)
+    .max(1e6)
+    .meta({ description: 'Reading: degrees for angles, throws and warps, grams, else millimetres' }),
+  plusMinus: bounded('plusMinus', 'How far to trust it, in the same unit').optional(),
+  place: point('Where it was measured').optional(),
+  notes,
+});
+
+export const flightSchema = z.strictObject({
+  ...head,
+  mass: bounded('mass', 'Take-off mass').optional(),
+  balance: bounded('position', 'Balance point aft of the datum').optional(),
+  wind: z.number().min(0).max(30).optional().meta({ description: 'Mean wind [m/s]' }),
+  duration: z.number().min(0).max(86400).optional().meta({ description: 'Time in the air [s]' }),
+  trims: z
+    .array(
+      z.strictObject({
+        control: identifier('Control'),
+        deflection: bounded('angle', 'Trim found, trailing edge down positive'),
+      }),
+    )
+    .default([])
+    .meta({ description: 'Trim found in flight' }),
+  changed: longText('The one thing that was changed before this flight').default(''),
+  verdict: z
+    .enum(['better', 'same', 'worse', 'unknown'])
+    .default('unknown')
+    .meta({ description: 'Against the flight before' }),
+  notes,
+});
+
+export const experimentSchema = z.strictObject({
+  ...head,
+  question: longText('What is to be found out'),
+  changed: longText('The one thing that differs').default(''),
+  expected: longText('What should happen, said beforehand').default(''),
+  found: longText('What happened').default(''),
+  tosses: z.array(identifier('Toss')).max(200).default([]).meta({ description: 'Tosses that belong to it' }),
+  flights: z.array(identifier('Flight')).max(200).default([]).meta({ description: 'Flights that belong to it' }),
+});
+
+/** Largest picture that is kept [bytes]. */
+export const MOST_PICTURE_BYTES = 400_000;
+
+export const photoSchema = z.strictObject({
+  ...head,
+  name: shortText('What it shows').default(''),
+  type: z.enum(['image/jpeg', 'image/png', 'image/webp']).meta({ description: 'Kind of picture' }),
+  bytes: z
+    .int()
+    .min(1)
+    .max(MOST_PICTURE_BYTES, { error: 'must be at most 400 kB: make the picture smaller' })
+    .meta({ description: 'Size of the picture; it lies beside the file, under its id' }),
+  part: identifier('Part it shows').optional(),
+  notes,
+});
+
+/** Every kind of record: its schema and how many a design may have. */
+export const RECORD_KINDS = {
+  revisions: { schema: revisionSchema, most: 500, description: 'Named states of this design' },
+  trialFolds: { schema: trialFoldSchema, most: 500, description: 'Trial folds that calibrate the bend of a board' },
+  tosses: { schema: tossSchema, most: 2000, description: 'Hand tosses of a small glider' },
+  benchReadings: { schema: benchReadingSchema, most: 5000, description: 'Readings on the bench' },
+  flights: { schema: flightSchema, most: 5000, description: 'Flights' },
+  experiments: { schema: experimentSchema, most: 500, description: 'One thing changed, and what it did' },
+  photos: { schema: photoSchema, most: 500, description: 'Photographs' },
+} as const;
+
+export type RecordKind = keyof typeof RECORD_KINDS;
+export const RECORD_NAMES = Object.keys(RECORD_KINDS) as RecordKind[];
+
+export type RecordOf<Kind extends RecordKind> = z.output<(typeof RECORD_KINDS)[Kind]['schema']>;
+/** All records of one design, by kind. */
+export type Records = { readonly [Kind in RecordKind]: readonly RecordOf<Kind>[] };
+
+export type Revision = RecordOf<'revisions'>;
+export type TrialFold = RecordOf<'trialFolds'>;
+
+export const NO_RECORDS: Records = {
+  revisions: [],
+  trialFolds: [],
+  tosses: [],
+  benchReadings: [],
+  flights: [],
+  experiments: [],
+  photos: [],
+};
+
+type Shape = { [Kind in RecordKind]: z.ZodDefault<z.ZodArray<(typeof RECORD_KINDS)[Kind]['schema']>> };
+
+const LISTS = Object.fromEntries(
+  Object.entries(RECORD_KINDS).map(([kind, { schema, most, description }]) => [
+    kind,
+    z
+      .array(schema as z.ZodType)
+      .max(most, { error: `must hold at most ${most} entries` })
+      .default([])
+      .meta({ description }),
+  ]),
+) as unknown as Shape;
+
+/** Records as they lie in a file beside the design. */
+export const recordsSchema = z
+  .strictObject(LISTS)
+  .superRefine((records, context) => {
+    for (const kind of RECORD_NAMES) {
+      const seen = new Set<string>();
+      records[kind].forEach(({ id }, index) => {
+        if (seen.has(id))
+          context.addIssue({ code: 'custom', path: [kind, index, 'id'], message: `"${id}" is used twice` });
+        seen.add(id);
+      });
+    }
+  })
+  .meta({ description: 'What happened to the design: outside the drawing and its undo' });

@@ -1,0 +1,141 @@
+import { Dexie, type Table } from 'dexie';
+import {
+  NO_RECORDS,
+  RECORD_KINDS,
+  RECORD_NAMES,
+  type RecordKind,
+  type RecordOf,
+  type Records,
+} from '@/core/2-document/records/recordKinds';
+import type { InclinarDatabase, RecordHead, StoredBody, StoredRecord } from './database';
+
+/** Pictures of a design by the id of their photo. */
+export type Pictures = ReadonlyMap<string, Uint8Array<ArrayBuffer>>;
+
+/** One page of records, newest first. */
+export interface Page<Kind extends RecordKind> {
+  readonly records: readonly RecordHead<Kind>[];
+  readonly total: number;
+}
+
+type AnyRow = StoredRecord<RecordKind>;
+
+/** What happened to designs: rows of their own, outside the document and its undo. */
+export function recordStore(database: InclinarDatabase) {
+  const tableOf = (kind: RecordKind): Table<AnyRow, [string, string]> =>
+    database[kind] as unknown as Table<AnyRow, [string, string]>;
+  const ofDesign = (kind: RecordKind, designId: string) =>
+    tableOf(kind).where('[designId+at]').between([designId, Dexie.minKey], [designId, Dexie.maxKey]);
+  const headOf = <Kind extends RecordKind>({ designId: _, ...head }: StoredRecord<Kind>): RecordHead<Kind> =>
+    head as unknown as RecordHead<Kind>;
+  const everyTable = () => [...RECORD_NAMES.map(tableOf), database.bodies];
+
+  const put = async (kind: RecordKind, designId: string, record: RecordOf<RecordKind>): Promise<void> => {
+    const { design: body, ...head } = record as RecordOf<RecordKind> & { design?: unknown };
+    await tableOf(kind).put({ ...head, designId } as AnyRow);
+    if (body !== undefined) await database.bodies.put({ designId, kind, id: record.id, body });
+  };
+
+  return {
+    count: (kind: RecordKind, designId: string): Promise<number> => ofDesign(kind, designId).count(),
+
+    page: async <Kind extends RecordKind>(
+      kind: Kind,
+      designId: string,
+      { from, size }: { readonly from: number; readonly size: number },
+    ): Promise<Page<Kind>> => {
+      const [rows, total] = await Promise.all([
+        ofDesign(kind, designId).reverse().offset(from).limit(size).toArray(),
+        ofDesign(kind, designId).count(),
+      ]);
+      return { records: rows.map((row) => headOf(row as unknown as StoredRecord<Kind>)), total };
+    },
+
+    /** All of a kind without bodies, oldest first. */
+    heads: async <Kind extends RecordKind>(kind: Kind, designId: string): Promise<RecordHead<Kind>[]> =>
+      (await ofDesign(kind, designId).toArray()).map((row) => headOf(row as unknown as StoredRecord<Kind>)),
+
+    head: async <Kind extends RecordKind>(
+      kind: Kind,
+      designId: string,
+      id: string,
+    ): Promise<RecordHead<Kind> | undefined> => {
+      const row = await tableOf(kind).get([designId, id]);
+      return row && headOf(row as unknown as StoredRecord<Kind>);
+    },
+
+    /** The heavy part of a record: the state of a revision, the bytes of a picture. */
+    body: async (kind: RecordKind, designId: string, id: string): Promise<unknown> =>
+      (await database.bodies.get([designId, kind, id]))?.body,
+
+    /** Adds or replaces a record. @throws ZodError when it is no record of this kind */
+    put: <Kind extends RecordKind>(
+      kind: Kind,
+      designId: string,
+      record: RecordOf<Kind>,
+      picture?: Uint8Array<ArrayBuffer>,
+    ): Promise<void> =>
+      database.transaction('rw', [tableOf(kind), database.bodies], async () => {
+        await put(kind, designId, RECORD_KINDS[kind].schema.parse(record) as RecordOf<RecordKind>);
+        if (picture) await database.bodies.put({ designId, kind, id: record.id, body: picture });
+      }),
+
+    /** Takes a record out; the answer puts it back as it was. */
+    remove: (kind: RecordKind, designId: string, id: string): Promise<() => Promise<void>> =>
+      database.transaction('rw', [tableOf(kind), database.bodies], async () => {
+        const row = await tableOf(kind).get([designId, id]);
+        const body = await database.bodies.get([designId, kind, id]);
+        await tableOf(kind).delete([designId, id]);
+        await database.bodies.delete([designId, kind, id]);
+        return () =>
+          database.transaction('rw', [tableOf(kind), database.bodies], async () => {
+            if (row) await tableOf(kind).put(row);
+            if (body) await database.bodies.put(body);
+          });
+      }),
+
+    /** Changes part of a record; nothing happens when it is not there. */
+    change: async <Kind extends RecordKind>(
+      kind: Kind,
+      designId: string,
+      id: string,
+      part: Partial<RecordHead<Kind>>,
+    ): Promise<void> => void (await tableOf(kind).update([designId, id], part as object)),
+
+    /** Everything that happened to a design, whole, as it goes into a file. */
+    allOf: async (designId: string): Promise<{ readonly records: Records; readonly pictures: Pictures }> =>
+      database.transaction('r', everyTable(), async () => {
+        const bodies = await database.bodies.where('designId').equals(designId).toArray();
+        const of = new Map(bodies.map((row: StoredBody) => [`${row.kind}/${row.id}`, row.body]));
+        const lists = await Promise.all(
+          RECORD_NAMES.map(async (kind) => {
+            const rows = await ofDesign(kind, designId).toArray();
+            return rows.map((row) => {
+              const head = headOf(row);
+              return kind === 'revisions' ? { ...head, design: of.get(`${kind}/${row.id}`) ?? {} } : head;
+            });
+          }),
+        );
+        return {
+          records: {
+            ...NO_RECORDS,
+            ...Object.fromEntries(RECORD_NAMES.map((kind, index) => [kind, lists[index]])),
+          } as Records,
+          pictures: new Map(
+            bodies.filter(({ kind }) => kind === 'photos').map(({ id, body }) => [id, body as Uint8Array<ArrayBuffer>]),
+          ),
+        };
+      }),
+
+    /** Puts a whole record beside a design. Runs inside the transaction that adds the design. */
+    addAll: async (designId: string, records: Records, pictures: Pictures): Promise<void> => {
+      for (const kind of RECORD_NAMES)
+        for (const record of records[kind]) await put(kind, designId, record as RecordOf<RecordKind>);
+      for (const [id, body] of pictures) await database.bodies.put({ designId, kind: 'photos', id, body });
+    },
+
+    everyTable,
+  };
+}
+
+export type RecordStore = ReturnType<typeof recordStore>;

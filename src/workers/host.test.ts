@@ -1,0 +1,33 @@
+import { describe, expect, test } from 'vitest';
+import { simpleAircraft } from '#/tests/designs';
+import { analyse } from '@/core/analyse';
+import { makeService } from './host';
+
+const design = simpleAircraft(130);
+const options = { grid: { strips: 6, chordwise: 3 } } as const;
+
+describe('what runs in a worker', () => {
+  test('remedies come as the core finds them, with progress on the way', async () => {
+    const seen: [number, number][] = [];
+    const answer = await makeService(Promise.resolve()).run(1, 'remedies', { design, options }, ({ done, total }) =>
+      seen.push([done, total]),
+    );
+    expect(answer).toEqual({ kind: 'done', output: analyse(design, options).findings });
+    expect(seen.length).toBeGreaterThan(0);
+    expect(seen.every(([done, total]) => done <= total)).toBe(true);
+  });
+
+  test('a job is cancelled at its next pause, and another gets in between', async () => {
+    const service = makeService(Promise.resolve());
+    const long = service.run(1, 'remedies', { design, options }, null);
+    const quick = service.run(2, 'analyse', { design, options: { ...options, without: ['remedies'] } }, null);
+    service.cancel(1);
+    expect((await quick).kind).toBe('done');
+    expect((await long).kind).toBe('cancelled');
+  });
+
+  test('an error is an answer in words', async () => {
+    const broken = { design: { ...design, surfaces: null } } as never;
+    expect(await makeService(Promise.resolve()).run(1, 'analyse', broken, null)).toMatchObject({ kind: 'failed' });
+  });
+});

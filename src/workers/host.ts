@@ -1,0 +1,58 @@
+import type { Progress, Steps } from '@/core/1-base/steps';
+import type { Answer, JobName, OutputOf, WorkerService } from './contract';
+import { WORK } from './jobs';
+
+/** Longest stretch without a pause [ms]: previews and cancels get through that soon. */
+const STRETCH = 12;
+
+/** Lets waiting messages in; a timer would wait four milliseconds, a message does not. */
+function nextTurn(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.addEventListener('message', () => {
+      port1.close();
+      resolve();
+    });
+    port1.start();
+    port2.postMessage(null);
+  });
+}
+
+/** Does jobs step by step, several in turn. @param locked resolves once the worker can be watched */
+export function makeService(locked: Promise<void>): WorkerService {
+  const cancelled = new Set<number>();
+
+  const drive = async <Output>(
+    id: number,
+    steps: Steps<Output>,
+    report: ((progress: Progress) => void) | null,
+  ): Promise<Answer<Output>> => {
+    let since = performance.now();
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return { kind: 'done', output: step.value };
+      if (performance.now() - since < STRETCH) continue;
+      report?.(step.value);
+      await nextTurn();
+      if (cancelled.has(id)) return { kind: 'cancelled' };
+      since = performance.now();
+    }
+  };
+
+  return {
+    ready: () => locked,
+    run: async <Name extends JobName>(
+      ...[id, name, input, report]: Parameters<WorkerService['run']>
+    ): Promise<Answer<OutputOf<Name>>> => {
+      try {
+        const work = WORK[name] as (given: unknown) => Steps<OutputOf<Name>>;
+        return await drive(id, work(input), report);
+      } catch (error) {
+        return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
+      } finally {
+        cancelled.delete(id);
+      }
+    },
+    cancel: (id) => void cancelled.add(id),
+  };
+}

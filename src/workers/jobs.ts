@@ -1,0 +1,25 @@
+import { analyse, findingsStepwise } from '@/core/analyse';
+import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
+import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
+import type { Steps } from '@/core/1-base/steps';
+import type { InputOf, JobName, OutputOf } from './contract';
+
+type Workers = { readonly [Name in JobName]: (input: InputOf<Name>) => Steps<OutputOf<Name>> };
+
+/** What each job does. */
+export const WORK: Workers = {
+  *analyse({ design, options }) {
+    const start = performance.now();
+    const analysis = analyse(design, options);
+    return { analysis, milliseconds: performance.now() - start };
+  },
+  *remedies({ design, options }) {
+    return yield* findingsStepwise(design, options);
+  },
+  *size(input) {
+    return yield* sizeStepwise(input);
+  },
+  *sizeTail(input) {
+    return sizeTail(input);
+  },
+};
