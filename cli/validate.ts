@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import '@/core/1-base/zodSetup';
 import { writeFileSync } from 'node:fs';
 import { DEFAULT_GRID, type Grid } from '@/core/5-aero/lattice';
@@ -37,7 +38,7 @@ function convergenceRow(grid: Grid): string {
   const name = `${grid.strips} × ${grid.chordwise}${grid === DEFAULT_GRID ? ' (default)' : ''}`;
   const values = [
     pitch.liftSlope,
-    pitch.neutralPoint * 1000,
+    millimetresFromMetres(pitch.neutralPoint),
     pitch.pitchDamping,
     lateral.yawStiffness,
     lateral.rollDamping,

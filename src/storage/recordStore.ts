@@ -26,8 +26,10 @@ export function recordStore(database: InclinarDatabase) {
     database[kind] as unknown as Table<AnyRow, [string, string]>;
   const ofDesign = (kind: RecordKind, designId: string) =>
     tableOf(kind).where('[designId+at]').between([designId, Dexie.minKey], [designId, Dexie.maxKey]);
-  const headOf = <Kind extends RecordKind>({ designId: _, ...head }: StoredRecord<Kind>): RecordHead<Kind> =>
-    head as unknown as RecordHead<Kind>;
+  const headOf = <Kind extends RecordKind>(row: StoredRecord<Kind>): RecordHead<Kind> => {
+    const { designId: _owner, ...head } = row;
+    return head as unknown as RecordHead<Kind>;
+  };
   const everyTable = () => [...RECORD_NAMES.map(tableOf), database.bodies];
 
   const put = async (kind: RecordKind, designId: string, record: RecordOf<RecordKind>): Promise<void> => {

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Equipment } from '@/core/2-document/catalogue/library';
@@ -26,7 +27,7 @@ export const addItem =
           name: from?.name ?? `Part ${design.massItems.length + 1}`,
           category: from?.category ?? 'other',
           mass: from?.mass ?? 10,
-          position: { x: Math.round((cg?.[0] ?? 0.2) * 1000), y: 0, z: Math.round((cg?.[2] ?? 0) * 1000) },
+          position: { x: Math.round(millimetresFromMetres(cg?.[0] ?? 0.2)), y: 0, z: Math.round(millimetresFromMetres(cg?.[2] ?? 0)) },
           ...(from?.size ? { size: { ...from.size } } : {}),
           mirrored: false,
           attachment: { kind: 'fixed' },

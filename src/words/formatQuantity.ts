@@ -94,7 +94,7 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
       return [value, ' N', 2];
     case 'wingLoading':
       return units.mass === 'oz'
-        ? [(value * 1000) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]
+        ? [gramsFromKilograms(value) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]
         : [value * 10, ' g/dm²', 1];
     case 'ratio':
       return [value, '', 3];

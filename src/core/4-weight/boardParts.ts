@@ -3,13 +3,7 @@ import type { Section } from '@/core/2-document/schema/section';
 import type { Body, Material } from '@/core/2-document/schema/airframe';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
-import {
-  kilogramsFromGrams,
-  metresFromMillimetres,
-  squareMetresFromSquareMillimetres,
-  type Vector3,
-  vectorFromPoint,
-} from '@/core/1-base/units/convert';
+import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
 import type { MassElement } from './massElement';
 
 /** Board that a section takes per metre of span, as lengths of sheet over the chord, and where its middle lies. */
@@ -112,7 +106,7 @@ function boardElements(surface: PlacedSurface, material: Material | undefined): 
     const a = surface.stations[panel]!;
     const b = surface.stations[panel + 1]!;
     const length = b.distance - a.distance;
-    const sheets = [a, b].map(({ section, chord }) => sectionSheet(section, chord * 1000));
+    const sheets = [a, b].map(({ section, chord }) => sectionSheet(section, millimetresFromMetres(chord)));
     for (let slice = 0; slice < SLICES; slice++) {
       const within = (slice + 0.5) / SLICES;
       const point = planformAt(surface, a.distance + within * length);

@@ -1,3 +1,4 @@
+import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { MassPart } from './massModel';
@@ -47,12 +48,12 @@ export function weightRows(design: Design, parts: readonly MassPart[]): WeightRo
       kind: part.kind,
       name: part.name,
       group: item ? GROUP_OF[item.category] : 'airframe',
-      computed: part.computed * 1000,
-      measured: part.measured === null ? null : part.measured * 1000,
-      counts: part.mass * 1000,
-      x: item?.position.x ?? part.centre[0] * 1000,
-      y: item?.position.y ?? part.centre[1] * 1000,
-      z: item?.position.z ?? part.centre[2] * 1000,
+      computed: gramsFromKilograms(part.computed),
+      measured: part.measured === null ? null : gramsFromKilograms(part.measured),
+      counts: gramsFromKilograms(part.mass),
+      x: item?.position.x ?? millimetresFromMetres(part.centre[0]),
+      y: item?.position.y ?? millimetresFromMetres(part.centre[1]),
+      z: item?.position.z ?? millimetresFromMetres(part.centre[2]),
       share: total > 0 ? part.mass / total : 0,
     };
   });

@@ -1,11 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
-import {
-  metresFromMillimetres,
-  radiansFromDegrees,
-  squareMetresFromSquareMillimetres,
-  type Vector3,
-  vectorFromPoint,
-} from '@/core/1-base/units/convert';
+import { degreesFromRadians, metresFromMillimetres, radiansFromDegrees, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
 import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
@@ -31,7 +25,7 @@ export const BODY_BAND = 0.2;
  * disc area; blades add in proportion. Good to ±30 %.
  * Source: Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 5.
  */
-const PROPELLER_NORMAL_FORCE = 0.00165 * (180 / Math.PI);
+const PROPELLER_NORMAL_FORCE = 0.00165 * degreesFromRadians(1);
 
 /** Drag of a closed body on its frontal area, rough surface, Re about 10⁵. Source: Hoerner, Fluid-Dynamic Drag, 1965, ch. 6; ±30 %. */
 const BODY_DRAG = { box: 0.45, round: 0.25, plank: 0.12 } as const;

@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
 import type { Mix } from '@/core/2-document/schema/brief';
@@ -93,8 +94,8 @@ export function commandTravel(mix: readonly MixTerm[]): { up: number; down: numb
       if (gain === 0) continue;
       const towardsUp = gain > 0 ? control.throwUp : control.throwDown;
       const towardsDown = gain > 0 ? control.throwDown : control.throwUp;
-      travel.up = Math.min(travel.up, (towardsUp * Math.PI) / 180 / Math.abs(gain));
-      travel.down = Math.min(travel.down, (towardsDown * Math.PI) / 180 / Math.abs(gain));
+      travel.up = Math.min(travel.up, radiansFromDegrees(towardsUp) / Math.abs(gain));
+      travel.down = Math.min(travel.down, radiansFromDegrees(towardsDown) / Math.abs(gain));
     }
   }
   return mix.length === 0 ? { up: 0, down: 0 } : travel;

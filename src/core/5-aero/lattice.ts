@@ -1,4 +1,4 @@
-import { metresFromMillimetres } from '@/core/1-base/units/convert';
+import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
 import { alignFins } from './alignFins';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
@@ -110,7 +110,7 @@ export function camberAndTwist(lattice: Lattice): Float64Array {
   const terms = lattice.cells.count;
   lattice.surfaces.forEach((surface, index) => {
     const series = surface.stations.map(({ section, chord }) => {
-      const contour = contourOf(section, chord * 1000);
+      const contour = contourOf(section, millimetresFromMetres(chord));
       return camberSlopeSeries(contour.x, camberLine(contour), terms);
     });
     forStrips(lattice, index, (strip, first) => {

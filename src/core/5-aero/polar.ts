@@ -1,4 +1,4 @@
-import type { Vector3 } from '@/core/1-base/units/convert';
+import { millimetresFromMetres, type Vector3 } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
 import { combineCases, type FlowCase } from './flowCase';
@@ -59,7 +59,7 @@ export interface StripSection {
 export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
   const { lattice } = model;
   const shapes = lattice.surfaces.map(({ stations }) =>
-    stations.map(({ section, chord }) => shapeOf(section, chord * 1000)),
+    stations.map(({ section, chord }) => shapeOf(section, millimetresFromMetres(chord))),
   );
   return lattice.strips.map((strip) => {
     const inner = shapes[strip.surface]![strip.panel]!;

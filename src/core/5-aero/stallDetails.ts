@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from './aeroModel';
 import { stripLifts } from './farField';
@@ -11,7 +12,7 @@ import type { StallStrip } from './stall';
  * Reynolds numbers, ±0.15. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5.
  */
 export const DROOPED_EXTRA_LIFT = 0.45;
-const FULL_DROOP = (20 * Math.PI) / 180;
+const FULL_DROOP = radiansFromDegrees(20);
 
 export const droopedExtraLift = (droop: number): number => DROOPED_EXTRA_LIFT * Math.min(1, droop / FULL_DROOP);
 
@@ -26,7 +27,7 @@ const HOLD: readonly (readonly [number, number])[] = [
 
 /** Share of the linear lift that a plain flap keeps at a deflection [rad]. */
 export function flapHold(deflection: number): number {
-  const degrees = Math.min(60, (Math.abs(deflection) * 180) / Math.PI);
+  const degrees = Math.min(60, degreesFromRadians(Math.abs(deflection)));
   const after = HOLD.findIndex(([angle]) => angle >= degrees);
   if (after <= 0) return 1;
   const [from, high] = HOLD[after - 1]!;
@@ -36,8 +37,8 @@ export function flapHold(deflection: number): number {
 
 /** Inboard of this share of the half span a stall drops the nose rather than a wing. */
 const INBOARD = 0.6;
-const MOST_WASHOUT = (10 * Math.PI) / 180;
-const WASHOUT_STEP = (0.25 * Math.PI) / 180;
+const MOST_WASHOUT = radiansFromDegrees(10);
+const WASHOUT_STEP = radiansFromDegrees(0.25);
 
 /** Lift coefficient left before the stall over the span of the roll controls, when the first strip stalls. */
 export function marginAtRollControls(model: AeroModel, strips: readonly StallStrip[]): number | null {

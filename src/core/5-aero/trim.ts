@@ -1,4 +1,4 @@
-import type { Vector3 } from '@/core/1-base/units/convert';
+import { radiansFromDegrees, type Vector3 } from '@/core/1-base/units/convert';
 import { type AeroModel, longitudinal } from './aeroModel';
 
 /** A steady state at a wanted lift coefficient and, when there is a pitch control, at a wanted moment. */
@@ -16,7 +16,7 @@ export type TrimResult =
 const TOLERANCE = 1e-12;
 const LIMIT = 40;
 /** Steeper than this, small-angle lattices say nothing. */
-const STEEPEST = (35 * Math.PI) / 180;
+const STEEPEST = radiansFromDegrees(35);
 
 export interface TrimTarget {
   readonly lift: number;

@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import { type Equipment, equipmentById } from '@/core/2-document/catalogue/library';
@@ -46,7 +47,7 @@ export function buildRecipe(input: BuildInput): Design {
     const previous = wing!.stations[index]!;
     return (
       sum +
-      (station.distanceFromRoot - previous.distanceFromRoot) * Math.sin(((previous.dihedral ?? 0) * Math.PI) / 180)
+      (station.distanceFromRoot - previous.distanceFromRoot) * Math.sin(radiansFromDegrees(previous.dihedral ?? 0))
     );
   }, 0);
   const tail = tailSurfaces({

@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Control, Station } from '@/core/2-document/schema/surface';
 import type { Section } from '@/core/2-document/schema/section';
 import type { Recipe } from './recipe';
@@ -32,14 +33,13 @@ function tipOffset(
 ): number {
   if (recipe.wing === 'delta') return rootChord - tipChord;
   const straight = (rootChord - tipChord) / 4;
-  return recipe.wing === 'sweptTailless' ? straight + (Math.tan(radians(SWEEP)) * span) / 2 : straight;
+  return recipe.wing === 'sweptTailless' ? straight + (Math.tan(radiansFromDegrees(SWEEP)) * span) / 2 : straight;
 }
 
 /** Quarter-chord sweep of a swept tailless wing [°]: enough arm for the elevons, little enough for the spar. */
 const SWEEP = 24;
 
 const whole = (value: number) => Math.round(value);
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** Sections as each build form is cut from board of a thickness, on a chord [mm]. */
 export function sectionFor(recipe: Recipe, chord: number, board: number): Section {
@@ -109,7 +109,7 @@ export function wingStations(recipe: Recipe, sizes: WingSizes, board: number, ti
   let length = 0;
   return rows.map(({ share, ...row }, index) => {
     const previous = rows[index - 1];
-    if (previous) length += ((share - previous.share) * half) / Math.cos(radians(previous.dihedral));
+    if (previous) length += ((share - previous.share) * half) / Math.cos(radiansFromDegrees(previous.dihedral));
     return { ...row, distanceFromRoot: whole(length) };
   });
 }

@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { DesignInput } from '@/core/2-document/schema/design';
 import type { WingSizes } from './drawPlan';
 import { control } from './drawPlan';
@@ -130,8 +131,8 @@ function tipFins(plan: TailPlan, area: number): SurfaceInput {
 
 /** Both jobs in two panels: areas add, the angle follows from their ratio, kept between 33° and 42°. */
 function veeTail(plan: TailPlan, level: number, upright: number): SurfaceInput {
-  const dihedral = Math.min(42, Math.max(33, (Math.atan(Math.sqrt((2 * upright) / level)) * 180) / Math.PI));
-  const area = level / Math.cos((dihedral * Math.PI) / 180) ** 2;
+  const dihedral = Math.min(42, Math.max(33, degreesFromRadians(Math.atan(Math.sqrt((2 * upright) / level)))));
+  const area = level / Math.cos(radiansFromDegrees(dihedral)) ** 2;
   const aspect = 4.4;
   const chord = Math.sqrt(area / aspect);
   const root = round(1.15 * chord);

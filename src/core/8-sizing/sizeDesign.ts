@@ -135,15 +135,15 @@ function solveNose(build: BuildInput, numbers: Candidate['analysis'], before: nu
     const { properties } = weigh(slidePackTo(design, 0.5), design.surfaces.map(placeSurface));
     const target =
       millimetresFromMetres(neutralPoint) + (noseLength - before) - wantedMargin(design) * millimetresFromMetres(chord);
-    return properties!.centreOfGravity[0] * 1000 - target;
+    return millimetresFromMetres(properties!.centreOfGravity[0]) - target;
   };
   const least = build.recipe.tail === 'canard' ? 3 : 0.15;
-  const found = findRoot(behind, { low: least * chord * 1000, high: 3.8 * chord * 1000, tolerance: 0.05 });
+  const found = findRoot(behind, { low: millimetresFromMetres(least * chord), high: millimetresFromMetres(3.8 * chord), tolerance: 0.05 });
   // A long nose moves the neutral point too: small steps keep the two from chasing one another apart.
   const near = (length: number) => Math.round(Math.min(1.5 * before, Math.max(0.6 * before, length)));
   if (found.kind === 'root') return near(found.x);
   const atLeast = found.kind === 'notBracketed' && Math.abs(found.atLow) < Math.abs(found.atHigh);
-  return near((atLeast ? least : 3.8) * chord * 1000);
+  return near(millimetresFromMetres((atLeast ? least : 3.8) * chord));
 }
 
 function slidePackTo(design: Design, share: number): Design {

@@ -1,3 +1,4 @@
+import { gramsFromKilograms, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { useEffect, useMemo, useState } from 'react';
 import { type BalanceWay, balanceWays } from '@/core/7-verdict/ways/ways';
 import type { Analysis } from '@/core/analyse';
@@ -82,9 +83,9 @@ export function BringItTo({ design }: { readonly design: Design }) {
           <QuantityField
             label="Aft of the datum"
             kind="length"
-            value={(place ?? analysis.mass.cg[0]) * 1000}
+            value={millimetresFromMetres(place ?? analysis.mass.cg[0])}
             onCommit={(value) => {
-              setPlace(value / 1000);
+              setPlace(metresFromMillimetres(value));
               return null;
             }}
           />
@@ -136,7 +137,7 @@ interface WayProps {
 function Way({ way, effect, before, units, onTake }: WayProps) {
   const gained =
     effect && before.mass.total !== null && effect.mass.total !== null
-      ? (effect.mass.total - before.mass.total) * 1000
+      ? gramsFromKilograms(effect.mass.total - before.mass.total)
       : 0;
   return (
     <li className="flex items-start gap-2 border-t border-soft py-1 text-sm">

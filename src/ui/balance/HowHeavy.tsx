@@ -1,3 +1,4 @@
+import { gramsFromKilograms } from '@/core/1-base/units/convert';
 import { useState } from 'react';
 import { ballastForSpeed, type Ceiling } from '@/core/6-groups/ceilings/massCeiling';
 import type { Design } from '@/core/2-document/schema/design';
@@ -36,7 +37,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
             <span className="flex justify-between gap-2">
               <span className={ceiling === least ? 'font-semibold' : ''}>{NAMES[ceiling.reason]}</span>
               <span className={`font-medium ${ceiling.mass !== null && ceiling.mass < total ? 'text-caution' : ''}`}>
-                {ceiling.mass === null ? 'not known' : formatMass(ceiling.mass * 1000, units)}
+                {ceiling.mass === null ? 'not known' : formatMass(gramsFromKilograms(ceiling.mass), units)}
               </span>
             </span>
             <span className="block text-faint">
@@ -57,7 +58,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
           }}
         />
         <p className="pb-1 text-[13px]">
-          {ballast > 0 ? `asks for ${formatMass(ballast * 1000, units)} at the balance point` : 'needs no ballast'}
+          {ballast > 0 ? `asks for ${formatMass(gramsFromKilograms(ballast), units)} at the balance point` : 'needs no ballast'}
         </p>
       </div>
       {ballast > 0 && (
@@ -65,7 +66,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
       )}
       {least && total + ballast > least.mass! && (
         <p className="mt-1 text-[13px] text-caution">
-          That is over the ceiling of {formatMass(least.mass! * 1000, units)}: <Say words={least.because} />.
+          That is over the ceiling of {formatMass(gramsFromKilograms(least.mass!), units)}: <Say words={least.because} />.
         </p>
       )}
     </Section>

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { formatLength } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Section } from '../numbers/Section';
@@ -23,12 +24,12 @@ export function Schools() {
                 {school.name}
               </th>
               <td className="text-right font-medium whitespace-nowrap">
-                {formatLength(school.from * 1000, units, 0)}
-                {school.to !== school.from && ` to ${formatLength(school.to * 1000, units, 0)}`}
+                {formatLength(millimetresFromMetres(school.from), units, 0)}
+                {school.to !== school.from && ` to ${formatLength(millimetresFromMetres(school.to), units, 0)}`}
               </td>
               <td className="w-24 text-right text-faint">
                 {target !== null &&
-                  `${school.from > target ? '+' : '−'}${formatLength(Math.abs(school.from - target) * 1000, units, 0)}`}
+                  `${school.from > target ? '+' : '−'}${formatLength(millimetresFromMetres(Math.abs(school.from - target)), units, 0)}`}
               </td>
             </tr>
           ))}
@@ -37,8 +38,8 @@ export function Schools() {
               <th scope="row" className="py-1 text-left font-normal">
                 Computed: middle of the useful window
               </th>
-              <td className="text-right font-medium">{formatLength(target * 1000, units, 0)}</td>
-              <td className="text-right text-faint">{mass.cg && `now ${formatLength(mass.cg[0] * 1000, units, 0)}`}</td>
+              <td className="text-right font-medium">{formatLength(millimetresFromMetres(target), units, 0)}</td>
+              <td className="text-right text-faint">{mass.cg && `now ${formatLength(millimetresFromMetres(mass.cg[0]), units, 0)}`}</td>
             </tr>
           )}
         </tbody>

@@ -1,3 +1,4 @@
+import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { useEffect, useMemo, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
@@ -78,14 +79,14 @@ export function TryAdding({ design }: { readonly design: Design }) {
       {part && then && now && then.mass.cg && now.mass.cg && (
         <div className="mt-1">
           <Fact label="Balance moves">
-            {formatLength(Math.abs(then.mass.cg[0] - now.mass.cg[0]) * 1000, units)}{' '}
+            {formatLength(millimetresFromMetres(Math.abs(then.mass.cg[0] - now.mass.cg[0])), units)}{' '}
             {then.mass.cg[0] < now.mass.cg[0] ? 'forward' : 'back'}
           </Fact>
           <Fact label="Static margin">
             {decimal((now.pitch.staticMargin ?? 0) * 100, 1)} → {decimal((then.pitch.staticMargin ?? 0) * 100, 1)} %
           </Fact>
           <Fact label="Weight">
-            {formatMass(now.mass.total! * 1000, units)} → {formatMass(then.mass.total! * 1000, units)}
+            {formatMass(gramsFromKilograms(now.mass.total!), units)} → {formatMass(gramsFromKilograms(then.mass.total!), units)}
           </Fact>
           <Button
             className="mt-1"

@@ -1,3 +1,4 @@
+import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { bellyClearance, undercarriageOf } from '@/core/4-weight/undercarriage';
@@ -13,7 +14,7 @@ import { Say } from '../numbers/Say';
 import { useSet } from '../fields/useSet';
 
 const LAYOUTS = { tricycle: 'Nose wheel', tailDragger: 'Tail wheel', skid: 'Skid' } as const;
-const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°`;
+const degrees = (radians: number) => `${decimal(degreesFromRadians(radians), 0)}°`;
 
 /** Wheels and skids: where they stand, when it tips over, and how far the propeller is from the ground. */
 export function UndercarriageFields({ design }: { readonly design: Design }) {
@@ -28,7 +29,7 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
       editDesign((current) => {
         let number = current.wheels.length + 1;
         while (current.wheels.some(({ id }) => id === `wheel${number}`)) number++;
-        const balance = (cg?.[0] ?? 0.2) * 1000;
+        const balance = millimetresFromMetres(cg?.[0] ?? 0.2);
         const rear = Math.max(...current.surfaces.map(({ position }) => position.x), balance + 200);
         return {
           ...current,
@@ -65,8 +66,8 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
           It lands on its belly.
           {belly !== null &&
             (belly >= 0
-              ? ` The propeller stays ${formatLength(belly * 1000, units, 0)} above it.`
-              : ` The propeller reaches ${formatLength(-belly * 1000, units, 0)} below it: land with it stopped, folded or across, or put a skid under it.`)}
+              ? ` The propeller stays ${formatLength(millimetresFromMetres(belly), units, 0)} above it.`
+              : ` The propeller reaches ${formatLength(millimetresFromMetres(-belly), units, 0)} below it: land with it stopped, folded or across, or put a skid under it.`)}
         </p>
       )}
       <ul className="space-y-1">
@@ -126,8 +127,8 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
           )}
           {gear.propellerClearance !== null && (
             <Fact label="Propeller over the ground, at lift-off">
-              {formatLength(gear.propellerClearance * 1000, units, 0)}
-              {gear.rotationClearance !== null && `, ${formatLength(gear.rotationClearance * 1000, units, 0)}`}
+              {formatLength(millimetresFromMetres(gear.propellerClearance), units, 0)}
+              {gear.rotationClearance !== null && `, ${formatLength(millimetresFromMetres(gear.rotationClearance), units, 0)}`}
             </Fact>
           )}
           {gear.words.map((words, index) => (

@@ -1,3 +1,4 @@
+import { gramsFromKilograms, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { useState } from 'react';
 import { standReadings } from '@/core/7-verdict/ways/ways';
 import type { Design } from '@/core/2-document/schema/design';
@@ -24,10 +25,10 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
       {mass.cg && mass.inertia && (
         <>
           <Fact label="Beside, above the datum">
-            {formatLength(mass.cg[1] * 1000, units)}, {formatLength(mass.cg[2] * 1000, units)}
+            {formatLength(millimetresFromMetres(mass.cg[1]), units)}, {formatLength(millimetresFromMetres(mass.cg[2]), units)}
           </Fact>
           <Fact label="Inertia: roll, pitch, yaw">
-            {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz].map((value) => decimal(value * 1000, 2)).join(', ')}{' '}
+            {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz].map((value) => decimal(gramsFromKilograms(value), 2)).join(', ')}{' '}
             g·m²
           </Fact>
           {reference.meanChord !== null && (
@@ -35,7 +36,7 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
               {decimal((100 * (mass.cg[0] - reference.meanChordLeadingEdge!)) / reference.meanChord, 1)} %
             </Fact>
           )}
-          <Marks design={design} balance={mass.cg[0] * 1000} />
+          <Marks design={design} balance={millimetresFromMetres(mass.cg[0])} />
         </>
       )}
       {window.forwardBecause !== null && window.aftBecause !== null && (
@@ -62,7 +63,7 @@ function Marks({ design, balance }: { readonly design: Design; readonly balance:
           .flatMap(({ frames }) => frames.map(({ width }) => width / 2)),
       );
       const placed = placeSurface(wing);
-      const edge = planformAt(placed, Math.min(half / 1000, placed.stations.at(-1)!.distance)).x * 1000;
+      const edge = millimetresFromMetres(planformAt(placed, Math.min(metresFromMillimetres(half), placed.stations.at(-1)!.distance)).x);
       const behind = balance - edge;
       return (
         <Fact key={wing.id} label={`Mark on ${(wing.name || wing.id).toLowerCase()}, fuselage side`}>
@@ -76,11 +77,11 @@ function Marks({ design, balance }: { readonly design: Design; readonly balance:
 function Stand({ design, total, x }: { readonly design: Design; readonly total: number; readonly x: number }) {
   const units = useAppSelector((state) => state.settings.units);
   const wing = design.surfaces.find(({ role }) => role === 'wing');
-  const rear = Math.max(...design.surfaces.map(({ position }) => position.x), (x + 0.2) * 1000);
+  const rear = Math.max(...design.surfaces.map(({ position }) => position.x), millimetresFromMetres(x + 0.2));
   const [places, setPlaces] = useState<{ front: number | null; rear: number | null }>({ front: null, rear: null });
   const from = places.front ?? Math.round(wing?.position.x ?? 0);
   const to = places.rear ?? Math.round(rear);
-  const readings = standReadings({ total, x }, from / 1000, to / 1000);
+  const readings = standReadings({ total, x }, metresFromMillimetres(from), metresFromMillimetres(to));
   return (
     <div className="mt-2 grid grid-cols-2 gap-x-2 gap-y-1">
       <QuantityField
@@ -103,7 +104,7 @@ function Stand({ design, total, x }: { readonly design: Design; readonly total: 
       />
       <p className="col-span-2 text-[13px]">
         {readings
-          ? `Scales should read ${formatMass(readings.front * 1000, units, 1)} in front and ${formatMass(readings.rear * 1000, units, 1)} behind.`
+          ? `Scales should read ${formatMass(gramsFromKilograms(readings.front), units, 1)} in front and ${formatMass(gramsFromKilograms(readings.rear), units, 1)} behind.`
           : 'The rear support must lie behind the front one.'}
       </p>
     </div>

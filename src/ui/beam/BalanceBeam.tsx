@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { memo, useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
@@ -74,7 +75,7 @@ const Chords = memo(function Chords({
   readonly beam: BeamScale;
 }) {
   const level = placed.filter(({ role }) => role !== 'fin' && role !== 'tipFin');
-  const middle = ({ stations: [root] }: PlacedSurface) => beam.u((root!.x + root!.chord / 2) * 1000);
+  const middle = ({ stations: [root] }: PlacedSurface) => beam.u(millimetresFromMetres(root!.x + root!.chord / 2));
   // Names that would run into one another are pushed apart.
   const places = level.map((surface, index) =>
     level.slice(0, index).reduce((place, other) => {
@@ -88,9 +89,9 @@ const Chords = memo(function Chords({
     return (
       <g key={id}>
         <rect
-          x={beam.u(root.x * 1000)}
+          x={beam.u(millimetresFromMetres(root.x))}
           y={BEAM - 4}
-          width={root.chord * 1000 * beam.scale}
+          width={millimetresFromMetres(root.chord) * beam.scale}
           height={8}
           fill="var(--color-soft)"
           stroke="var(--color-graphite)"
@@ -166,22 +167,22 @@ function Marks({ analysis, u }: MarksProps) {
   return (
     <g fontSize={12} fill="var(--color-graphite)">
       {window.forward !== null && window.aft !== null && window.aft > window.forward && (
-        <WindowMark from={u(window.forward * 1000)} to={u(window.aft * 1000)} top={BEAM - 12} bottom={BEAM + 12} />
+        <WindowMark from={u(millimetresFromMetres(window.forward))} to={u(millimetresFromMetres(window.aft))} top={BEAM - 12} bottom={BEAM + 12} />
       )}
       {pitch.neutralPoint !== null && (
         <>
-          <NeutralMark x={u(pitch.neutralPoint * 1000)} y={BEAM} />
-          <text x={u(pitch.neutralPoint * 1000) + 12} y={BEAM - 24} data-number="beam-neutral">
-            neutral {formatLength(pitch.neutralPoint * 1000, units, 0)}
+          <NeutralMark x={u(millimetresFromMetres(pitch.neutralPoint))} y={BEAM} />
+          <text x={u(millimetresFromMetres(pitch.neutralPoint)) + 12} y={BEAM - 24} data-number="beam-neutral">
+            neutral {formatLength(millimetresFromMetres(pitch.neutralPoint), units, 0)}
           </text>
-          <path d={`M${u(pitch.neutralPoint * 1000)} ${BEAM - 9} l10 -12`} stroke="var(--color-faint)" fill="none" />
+          <path d={`M${u(millimetresFromMetres(pitch.neutralPoint))} ${BEAM - 9} l10 -12`} stroke="var(--color-faint)" fill="none" />
         </>
       )}
       {balance !== undefined && (
         <>
-          <BalanceMark x={u(balance * 1000)} y={BEAM - 3} />
-          <text x={u(balance * 1000) - 10} y={BEAM - 24} textAnchor="end" data-number="beam-balance">
-            balances {formatLength(balance * 1000, units, 0)}
+          <BalanceMark x={u(millimetresFromMetres(balance))} y={BEAM - 3} />
+          <text x={u(millimetresFromMetres(balance)) - 10} y={BEAM - 24} textAnchor="end" data-number="beam-balance">
+            balances {formatLength(millimetresFromMetres(balance), units, 0)}
           </text>
         </>
       )}
@@ -194,8 +195,8 @@ function Ghost({ analysis, u }: MarksProps) {
   const balance = analysis.mass.cg?.[0];
   return (
     <g aria-hidden="true">
-      {analysis.pitch.neutralPoint !== null && <NeutralMark x={u(analysis.pitch.neutralPoint * 1000)} y={BEAM} faint />}
-      {balance !== undefined && <BalanceMark x={u(balance * 1000)} y={BEAM - 3} faint />}
+      {analysis.pitch.neutralPoint !== null && <NeutralMark x={u(millimetresFromMetres(analysis.pitch.neutralPoint))} y={BEAM} faint />}
+      {balance !== undefined && <BalanceMark x={u(millimetresFromMetres(balance))} y={BEAM - 3} faint />}
     </g>
   );
 }
@@ -243,8 +244,8 @@ function Verdict() {
       : inside
         ? 'Balances inside its window'
         : behind > 0
-          ? `Balances ${formatLength(behind * 1000, units, 0)} too far back`
-          : `Balances ${formatLength(ahead * 1000, units, 0)} too far forward`;
+          ? `Balances ${formatLength(millimetresFromMetres(behind), units, 0)} too far back`
+          : `Balances ${formatLength(millimetresFromMetres(ahead), units, 0)} too far forward`;
   return (
     <div aria-live="polite">
       {previewing !== null && (
@@ -262,7 +263,7 @@ function Verdict() {
         Static margin <strong data-number="beam-margin">{decimal(pitch.staticMargin * 100, 1)} %</strong>
       </p>
       <p className="text-[13px] text-faint">
-        Window {formatLength(window.forward * 1000, units, 0)} to {formatLength(window.aft * 1000, units, 0)} from the
+        Window {formatLength(millimetresFromMetres(window.forward), units, 0)} to {formatLength(millimetresFromMetres(window.aft), units, 0)} from the
         datum
       </p>
     </div>

@@ -1,3 +1,4 @@
+import { squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -85,7 +86,7 @@ export function BoardSheets({ design }: { readonly design: Design }) {
 
 function SheetFields({ sheet }: { readonly sheet: Material }) {
   const set = useSet();
-  const squareMetres = (sheet.sheetLength * sheet.sheetWidth) / 1e6;
+  const squareMetres = squareMetresFromSquareMillimetres(sheet.sheetLength * sheet.sheetWidth);
   return (
     <div className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1.5">
       <div className="col-span-2">

@@ -1,7 +1,7 @@
 import type { Analysis } from '@/core/analyse';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { decimal } from '@/words/formatQuantity';
-import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { NeutralMark } from '../marks/marks';
 
 interface AirProps {
@@ -31,9 +31,9 @@ export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
     <g aria-hidden="true" fontSize={12} data-testid="air">
       {pitch.neutralPointWithoutTail !== null && (
         <>
-          <NeutralMark x={u(pitch.neutralPointWithoutTail * 1000)} y={centreLine} faint />
+          <NeutralMark x={u(millimetresFromMetres(pitch.neutralPointWithoutTail))} y={centreLine} faint />
           <text
-            x={u(pitch.neutralPointWithoutTail * 1000)}
+            x={u(millimetresFromMetres(pitch.neutralPointWithoutTail))}
             y={centreLine + 24}
             textAnchor="middle"
             fill="var(--color-faint)"
@@ -46,8 +46,8 @@ export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
         const angle = wash[id]?.angle ?? 0;
         if (Math.abs(angle) < LEAST) return null;
         const root = stations[0]!;
-        const x = u(root.x * 1000) - 8;
-        const y = side(root.z * 1000);
+        const x = u(millimetresFromMetres(root.x)) - 8;
+        const y = side(millimetresFromMetres(root.z));
         const steep = angle * STEEPER;
         const [dx, dy] = [LENGTH * Math.cos(steep), LENGTH * Math.sin(steep)];
         const word = angle > 0 ? 'down' : 'up';

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { useMemo, useState } from 'react';
 import { effectiveDihedral, tipRise } from '@/core/3-shape/geometry/dihedral';
 import { decimal, formatLength } from '@/words/formatQuantity';
@@ -80,7 +81,7 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
                 <path
                   key={`${surface.id}${side}`}
                   d={surface.stations
-                    .map(({ y, z }, index) => `${index ? 'L' : 'M'}${u(side * y * 1000)} ${v(z * 1000)}`)
+                    .map(({ y, z }, index) => `${index ? 'L' : 'M'}${u(millimetresFromMetres(side * y))} ${v(millimetresFromMetres(z))}`)
                     .join(' ')}
                   fill="none"
                   strokeWidth={Math.max(2.5, 6 * scale)}
@@ -121,20 +122,20 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
               return (
                 <text
                   key={surface.id}
-                  x={u(-tip.y * 1000)}
-                  y={v(tip.z * 1000) - 12}
+                  x={u(millimetresFromMetres(-tip.y))}
+                  y={v(millimetresFromMetres(tip.z)) - 12}
                   fontSize={12}
                   fill="var(--color-graphite)"
                   stroke="var(--color-paper)"
                   strokeWidth={4}
                   paintOrder="stroke"
                 >
-                  {surface.source.name || surface.id}: tip {formatLength(tipRise(surface) * 1000, units)} up, as good as{' '}
+                  {surface.source.name || surface.id}: tip {formatLength(millimetresFromMetres(tipRise(surface)), units)} up, as good as{' '}
                   {decimal(effectiveDihedral(surface), 1)}°
                 </text>
               );
             })}
-          {cg && <BalanceMark x={u(0)} y={v(cg[2] * 1000)} />}
+          {cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(cg[2]))} />}
           {handles.map((handle) => (
             <HandleMark key={handle.id} handle={handle} x={u(handle.at[0])} y={v(handle.at[1])} perPixel={1 / scale} />
           ))}

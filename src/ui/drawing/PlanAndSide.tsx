@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { useMemo, useState } from 'react';
 import { setFields } from '@/store/edit';
@@ -65,9 +66,9 @@ export function PlanAndSide({
   const focusUpright =
     focus !== null && tip !== undefined && Math.abs(tip.z - focus.stations[0]!.z) > 0.7 * tip.distance;
   const across = (station: { readonly y: number; readonly z: number }) =>
-    focusUpright ? side(station.z * 1000) : plan(station.y * 1000);
+    focusUpright ? side(millimetresFromMetres(station.z)) : plan(millimetresFromMetres(station.y));
   const reach =
-    focus && tip ? 1000 * Math.abs(focusUpright ? tip.z - focus.stations[0]!.z : tip.y - focus.stations[0]!.y) : 0;
+    focus && tip ? millimetresFromMetres(Math.abs(focusUpright ? tip.z - focus.stations[0]!.z : tip.y - focus.stations[0]!.y)) : 0;
   const setFieldsOf = (edits: FieldChange[]) => dispatch(setFields(edits));
 
   return (
@@ -119,9 +120,9 @@ export function PlanAndSide({
             <DimensionEntry
               key={index}
               label={index === 0 ? 'root' : 'tip'}
-              x={u((station.x + station.chord / 2) * 1000)}
+              x={u(millimetresFromMetres(station.x + station.chord / 2))}
               y={across(station) + (focusUpright ? -14 : index === 0 ? 14 : -14)}
-              value={station.chord * 1000}
+              value={millimetresFromMetres(station.chord)}
               onCommit={(chord) =>
                 setFieldsOf([
                   field('surfaces', focus.id, 'stations', index === 0 ? 0 : focus.stations.length - 1, 'chord').to(

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { memo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
@@ -74,8 +75,8 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
                 surface.source.spars.map((spar) => {
                   const root = surface.stations[0]!;
                   const line: Outline = [
-                    [root.x * 1000 + spar.start.x, root.y * 1000 + spar.start.distanceFromRoot],
-                    [root.x * 1000 + spar.end.x, root.y * 1000 + spar.end.distanceFromRoot],
+                    [millimetresFromMetres(root.x) + spar.start.x, millimetresFromMetres(root.y) + spar.start.distanceFromRoot],
+                    [millimetresFromMetres(root.x) + spar.end.x, millimetresFromMetres(root.y) + spar.end.distanceFromRoot],
                   ];
                   return both(line).map((half, index) => (
                     <path

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { memo } from 'react';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { useAppSelector } from '@/store/hooks';
@@ -23,12 +24,12 @@ export const PlanMarks = memo(function PlanMarks({ frame, placed, withAir }: Pla
   return (
     <>
       {forward !== null && aft !== null && aft > forward && (
-        <WindowMark from={u(forward * 1000)} to={u(aft * 1000)} top={centreLine - 5} bottom={centreLine + 5} />
+        <WindowMark from={u(millimetresFromMetres(forward))} to={u(millimetresFromMetres(aft))} top={centreLine - 5} bottom={centreLine + 5} />
       )}
-      {neutral !== null && <NeutralMark x={u(neutral * 1000)} y={centreLine} />}
+      {neutral !== null && <NeutralMark x={u(millimetresFromMetres(neutral))} y={centreLine} />}
       {withAir && <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={centreLine} />}
-      {cg && <BalanceMark x={u(cg[0] * 1000)} y={centreLine} />}
-      {cg && <BalanceMark x={u(cg[0] * 1000)} y={side(cg[2] * 1000)} />}
+      {cg && <BalanceMark x={u(millimetresFromMetres(cg[0]))} y={centreLine} />}
+      {cg && <BalanceMark x={u(millimetresFromMetres(cg[0]))} y={side(millimetresFromMetres(cg[2]))} />}
     </>
   );
 });

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, EdgesGeometry } from 'three';
@@ -57,13 +58,13 @@ export default function ThreeView({ design }: { readonly design: Design }) {
             ))}
             <Datum from={xMin - 0.06 * size} to={xMax + 0.06 * size} />
             {cg && (
-              <mesh position={[cg[0] * 1000, 0, cg[2] * 1000]} renderOrder={2}>
+              <mesh position={[millimetresFromMetres(cg[0]), 0, millimetresFromMetres(cg[2])]} renderOrder={2}>
                 <sphereGeometry args={[size * 0.012, 20, 14]} />
                 <meshBasicMaterial color={BALANCE} depthTest={false} transparent />
               </mesh>
             )}
             {typeof neutral === 'number' && (
-              <mesh position={[neutral * 1000, 0, (cg?.[2] ?? 0) * 1000]} renderOrder={2}>
+              <mesh position={[millimetresFromMetres(neutral), 0, millimetresFromMetres(cg?.[2] ?? 0)]} renderOrder={2}>
                 <octahedronGeometry args={[size * 0.013]} />
                 <meshBasicMaterial color={GRAPHITE} wireframe depthTest={false} transparent />
               </mesh>

@@ -1,3 +1,4 @@
+import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
@@ -35,7 +36,6 @@ export function spanEdits(surface: Surface, factor: number): FieldChange[] {
 export type Snap = (length: number) => number;
 const TENTHS: Snap = (length) => Math.round(length * 10) / 10;
 
-const mm = (metres: number) => metres * 1000;
 
 function isUpright(placed: PlacedSurface): boolean {
   return Math.abs(placed.stations.at(-1)!.z - placed.stations[0]!.z) > 0.7 * placed.stations.at(-1)!.distance;
@@ -52,7 +52,7 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
   const tip = placed.stations[last]!;
   const upright = isUpright(placed);
   const view = upright ? 'side' : 'plan';
-  const across = (station: typeof root) => mm(upright ? station.z : station.y);
+  const across = (station: typeof root) => millimetresFromMetres(upright ? station.z : station.y);
   const outward = upright ? Math.sign(tip.z - root.z) || 1 : 1;
   const length = surface.stations[last]!.distanceFromRoot;
   const projected = Math.abs(across(tip) - across(root)) / length || 1;
@@ -61,7 +61,7 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
       id: `${surface.id}-tip`,
       label: `${name} tip`,
       view,
-      at: [mm(tip.x), across(tip)],
+      at: [millimetresFromMetres(tip.x), across(tip)],
       axes: 'both',
       value: length,
       valueText: `${Math.round(length)} mm from the root, ${Math.round(surface.stations[last]!.leadingEdgeOffset)} mm swept`,
@@ -87,7 +87,7 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
         id: `${surface.id}-${where}-chord`,
         label: `${name} ${where} chord`,
         view,
-        at: [mm(station.x + station.chord), across(station)],
+        at: [millimetresFromMetres(station.x + station.chord), across(station)],
         axes: 'x',
         value: surface.stations[index]!.chord,
         valueText: `${Math.round(surface.stations[index]!.chord)} mm`,
@@ -98,7 +98,7 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
       id: `${surface.id}-place`,
       label: `${name} position`,
       view,
-      at: [mm(root.x), across(root)],
+      at: [millimetresFromMetres(root.x), across(root)],
       axes: 'x',
       value: surface.position.x,
       valueText: `${Math.round(surface.position.x)} mm aft of the datum`,
@@ -115,13 +115,13 @@ export function incidenceHandle(surface: Surface): Handle[] {
   const placed = placeSurface(surface);
   if (isUpright(placed)) return [];
   const root = placed.stations[0]!;
-  const degreesPerMillimetre = 180 / Math.PI / mm(root.chord);
+  const degreesPerMillimetre = degreesFromRadians(1) / millimetresFromMetres(root.chord);
   return [
     {
       id: `${surface.id}-incidence`,
       label: `${surface.name || surface.id} incidence`,
       view: 'side',
-      at: [mm(root.x), mm(root.z)],
+      at: [millimetresFromMetres(root.x), millimetresFromMetres(root.z)],
       axes: 'y',
       value: surface.incidence,
       valueText: `${surface.incidence}°`,
@@ -145,15 +145,15 @@ export function dihedralHandles(surface: Surface): Handle[] {
       id: `${surface.id}-dihedral-${index}`,
       label: `${surface.name || surface.id} dihedral${placed.stations.length > 2 ? `, panel ${index + 1}` : ''}`,
       view: 'front',
-      at: [mm(station.y), mm(station.z)],
+      at: [millimetresFromMetres(station.y), millimetresFromMetres(station.z)],
       axes: 'y',
       value: panel.dihedral,
       valueText: `${panel.dihedral}°`,
       edits: (_, dy) => {
-        const rise = Math.max(-1, Math.min(1, Math.sin((panel.dihedral * Math.PI) / 180) + dy / length));
+        const rise = Math.max(-1, Math.min(1, Math.sin(radiansFromDegrees(panel.dihedral)) + dy / length));
         return [
           field('surfaces', surface.id, 'stations', index, 'dihedral').to(
-            Math.round(((Math.asin(rise) * 180) / Math.PI) * 10) / 10,
+            Math.round(degreesFromRadians(Math.asin(rise)) * 10) / 10,
           ),
         ];
       },

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
@@ -6,15 +7,14 @@ import { developedLength, type PlacedSurface, placeSurface, planformAt } from '@
 /** Points in millimetres of the document: [x, y] in plan, [x, z] from the side. */
 export type Outline = readonly (readonly [number, number])[];
 
-const mm = (metres: number) => metres * 1000;
 
 /** Right half of a surface in plan; null for upright ones. */
 export function planOutline(surface: PlacedSurface): Outline | null {
   const { stations } = surface;
   if (Math.max(...stations.map(({ y }) => y)) - stations[0]!.y < 1e-6) return null;
   return [
-    ...stations.map(({ x, y }) => [mm(x), mm(y)] as const),
-    ...[...stations].reverse().map(({ x, y, chord }) => [mm(x + chord), mm(y)] as const),
+    ...stations.map(({ x, y }) => [millimetresFromMetres(x), millimetresFromMetres(y)] as const),
+    ...[...stations].reverse().map(({ x, y, chord }) => [millimetresFromMetres(x + chord), millimetresFromMetres(y)] as const),
   ];
 }
 
@@ -25,16 +25,16 @@ export function sideOutline(surface: PlacedSurface, magnify: number): Outline[] 
   if (rise > 0.3 * developedLength(surface)) {
     return [
       [
-        ...stations.map(({ x, z }) => [mm(x), mm(z)] as const),
-        ...[...stations].reverse().map(({ x, z, chord }) => [mm(x + chord), mm(z)] as const),
+        ...stations.map(({ x, z }) => [millimetresFromMetres(x), millimetresFromMetres(z)] as const),
+        ...[...stations].reverse().map(({ x, z, chord }) => [millimetresFromMetres(x + chord), millimetresFromMetres(z)] as const),
       ],
     ];
   }
   return [stations[0]!, stations.at(-1)!].map(({ x, z, chord, twist }) => {
     const fall = Math.tan((incidence + twist) * magnify) * chord;
     return [
-      [mm(x), mm(z)],
-      [mm(x + chord), mm(z - fall)],
+      [millimetresFromMetres(x), millimetresFromMetres(z)],
+      [millimetresFromMetres(x + chord), millimetresFromMetres(z - fall)],
     ] as const;
   });
 }
@@ -49,8 +49,8 @@ export function hingeLines(surface: PlacedSurface, view: 'plan' | 'side'): Outli
         const { x, y, z, chord } = planformAt(surface, share * length);
         const across = view === 'plan' ? y : z;
         return {
-          hinge: [mm(x + hinge * chord), mm(across)] as const,
-          rear: [mm(x + chord), mm(across)] as const,
+          hinge: [millimetresFromMetres(x + hinge * chord), millimetresFromMetres(across)] as const,
+          rear: [millimetresFromMetres(x + chord), millimetresFromMetres(across)] as const,
         };
       };
       const a = end(from, hingeInboard);
@@ -89,9 +89,9 @@ export function extentsOf(design: Design, placed: readonly PlacedSurface[]): Ext
   const zs: number[] = [-30, 30];
   for (const { stations } of placed) {
     for (const { x, y, z, chord } of stations) {
-      xs.push(mm(x), mm(x + chord));
-      ys.push(Math.abs(mm(y)));
-      zs.push(mm(z));
+      xs.push(millimetresFromMetres(x), millimetresFromMetres(x + chord));
+      ys.push(Math.abs(millimetresFromMetres(y)));
+      zs.push(millimetresFromMetres(z));
     }
   }
   for (const { frames, position } of design.bodies) {

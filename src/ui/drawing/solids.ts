@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { contourOf } from '@/core/3-shape/section/contour';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
@@ -31,7 +32,7 @@ function loft(rings: readonly (readonly Point[])[]): Triangles {
 export function surfaceSolid(surface: PlacedSurface, side: 1 | -1, steeper: number): Triangles {
   const rings = surface.stations.map((station, index): Point[] => {
     const dihedral = leanAt(surface, index);
-    const contour = contourOf(station.section, station.chord * 1000);
+    const contour = contourOf(station.section, millimetresFromMetres(station.chord));
     const angle = (surface.incidence + station.twist) * steeper;
     const places = [...contour.x.keys()].filter(
       (place) => place % CONTOUR_STEP === 0 || place === contour.x.length - 1,
@@ -42,9 +43,9 @@ export function surfaceSolid(surface: PlacedSurface, side: 1 | -1, steeper: numb
       const x = station.x + along * Math.cos(angle) + up * Math.sin(angle);
       const normal = up * Math.cos(angle) - along * Math.sin(angle);
       return [
-        x * 1000,
-        side * (station.y - normal * Math.sin(dihedral)) * 1000,
-        (station.z + normal * Math.cos(dihedral)) * 1000,
+        millimetresFromMetres(x),
+        millimetresFromMetres(side * (station.y - normal * Math.sin(dihedral))),
+        millimetresFromMetres(station.z + normal * Math.cos(dihedral)),
       ];
     };
     return [

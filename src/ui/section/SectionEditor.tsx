@@ -1,3 +1,4 @@
+import { thousands } from '@/core/1-base/words/phrase';
 import { field } from '@/core/2-document/edit/field';
 import { useRef, useState } from 'react';
 import type { SectionKind } from '@/core/2-document/schema/section';
@@ -188,7 +189,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
             {decimal(degreesFromRadians(summary.zeroLiftAngle), 2)}°, {decimal(summary.quarterChordMoment, 3)}
           </Fact>
           <Fact label="Greatest lift at cruise Re">
-            {decimal(summary.maximumLift, 2)} ±12 % at {Math.round(summary.reynolds / 1000)} 000
+            {decimal(summary.maximumLift, 2)} ±12 % at {thousands(summary.reynolds)}
             {summary.outsideTable && ' (outside the table)'}
           </Fact>
         </div>

@@ -1,3 +1,4 @@
+import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { type AxisFeel, type Feel } from '@/core/6-groups/feel/axisFeel';
 import { PITCH_CONTROLS, ROLL_CONTROLS, withThrows, YAW_CONTROLS } from '@/core/7-verdict/changes';
 import { decimal } from '@/words/formatQuantity';
@@ -17,7 +18,7 @@ const FEELS: Record<Feel, string> = {
 };
 const CONTROLS = { roll: ROLL_CONTROLS, yaw: YAW_CONTROLS, pitch: PITCH_CONTROLS } as const;
 
-const degrees = (radians: number) => `${decimal((radians * 180) / Math.PI, 0)}°`;
+const degrees = (radians: number) => `${decimal(degreesFromRadians(radians), 0)}°`;
 
 function responseWords({ axis, response }: AxisFeel): string {
   if (axis === 'roll') return `${degrees(Math.abs(response))} a second`;

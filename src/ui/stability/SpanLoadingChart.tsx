@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { StallStrip } from '@/core/5-aero/stall';
 import Chart, { BALANCE, INK } from '../charts/Chart';
 
@@ -6,7 +7,7 @@ export default function SpanLoadingChart({ strips }: { readonly strips: readonly
   const surfaces = [...new Set(strips.map(({ surface }) => surface))];
   const data = surfaces.flatMap((surface, index) => {
     const own = strips.filter((strip) => strip.surface === surface);
-    const x = own.map(({ y }) => y * 1000);
+    const x = own.map(({ y }) => millimetresFromMetres(y));
     const name = surfaces.length > 1 ? `${surface} ` : '';
     return [
       {

@@ -1,3 +1,4 @@
+import { millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { useState } from 'react';
 import type { Surface } from '@/core/2-document/schema/surface';
@@ -64,7 +65,7 @@ export function DihedralFields({ surface }: { readonly surface: Surface }) {
               key={panel}
               label={`Rise ${name}`}
               kind="length"
-              value={length * Math.sin((station.dihedral * Math.PI) / 180)}
+              value={length * Math.sin(radiansFromDegrees(station.dihedral))}
               onCommit={(rise) => {
                 const dihedral = dihedralForRise(rise, length);
                 return dihedral === null
@@ -83,7 +84,7 @@ export function DihedralFields({ surface }: { readonly surface: Surface }) {
       </div>
       <div className="mt-1.5">
         <Fact label="Tip up, as good as a straight">
-          {formatLength(tipRise(placed) * 1000, units)}, {decimal(effectiveDihedral(placed), 1)}°
+          {formatLength(millimetresFromMetres(tipRise(placed)), units)}, {decimal(effectiveDihedral(placed), 1)}°
         </Fact>
       </div>
       <StallStrip surface={surface} />

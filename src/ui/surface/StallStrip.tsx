@@ -1,3 +1,4 @@
+import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
@@ -12,7 +13,7 @@ export function StallStrip({ surface }: { readonly surface: Surface }) {
   const strips = stall?.strips.filter((strip) => strip.surface === surface.id) ?? [];
   if (!stall || strips.length === 0) return null;
   const leads = stall.surface === surface.id;
-  const tip = surface.stations.at(-1)!.distanceFromRoot / 1000;
+  const tip = metresFromMillimetres(surface.stations.at(-1)!.distanceFromRoot);
   const width = WIDTH / strips.length;
   const start = (stall.startsAtSpanFraction ?? 0) * WIDTH;
   const words = leads

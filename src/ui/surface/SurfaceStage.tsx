@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { SurfaceRole } from '@/core/2-document/schema/surface';
 import type { AddedKind } from '@/core/8-sizing/planform/addSurface';
@@ -82,7 +83,7 @@ function TailNumbers({ id }: { readonly id: string }) {
   if (!tail) return null;
   return (
     <Section title="What follows">
-      <Fact label="Arm from the wing’s quarter chord">{formatLength(tail.arm * 1000, units)}</Fact>
+      <Fact label="Arm from the wing’s quarter chord">{formatLength(millimetresFromMetres(tail.arm), units)}</Fact>
       {tail.horizontal !== 0 && <Fact label="Tail volume, level part">{decimal(tail.horizontal, 3)}</Fact>}
       {tail.vertical !== 0 && <Fact label="Tail volume, upright part">{decimal(tail.vertical, 4)}</Fact>}
       <Derived id="neutralPoint" />

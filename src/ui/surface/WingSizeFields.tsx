@@ -1,3 +1,4 @@
+import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import { Lock, LockOpen } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
@@ -87,7 +88,7 @@ function SpanBySheets({ design }: { readonly design: Design }) {
         options={sides.map((length) => [String(length), formatLength(length, units)] as const)}
         onChange={setSide}
       />
-      <Button onClick={() => dispatch(resizeWing('span', spanFromSheets(chosen, Number(count)) / 1000))}>
+      <Button onClick={() => dispatch(resizeWing('span', metresFromMillimetres(spanFromSheets(chosen, Number(count)))))}>
         Span {formatLength(spanFromSheets(chosen, Number(count)), units, 0)}
       </Button>
     </div>

@@ -82,8 +82,10 @@ export function lowerFirst(words: Words): Words {
   return typeof first === 'string' ? [first.charAt(0).toLowerCase() + first.slice(1), ...rest] : words;
 }
 
+const THOUSAND = 1e3;
+
 /** A Reynolds number and the like, in whole thousands: `70 000`. */
-export const thousands = (value: number): string => `${Math.round(value / 1000)} 000`;
+export const thousands = (value: number): string => `${Math.round(value / THOUSAND)} 000`;
 
 /** A turn as people say it: `1.2° nose up`. */
 export const noseTurn = (value: Degrees): Phrase => say`${degrees(Math.abs(value))} nose ${value >= 0 ? 'up' : 'down'}`;

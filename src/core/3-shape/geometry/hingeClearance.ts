@@ -1,3 +1,4 @@
+import { millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { developedLength, placeSurface, planformAt } from './layout';
@@ -40,16 +41,16 @@ export function hingeClearances({ surfaces, bodies }: Pick<Design, 'surfaces' | 
       return surface.controls.flatMap((control) => {
         const root = planformAt(placed, control.from * developedLength(placed));
         const hinge = control.allMoving ? 0 : control.hingeInboard;
-        const inboard = root.y * 1000;
+        const inboard = millimetresFromMetres(root.y);
         let tightest: HingeClearance | null = null;
         for (const body of bodies) {
           for (let place = 1; place <= PLACES; place++) {
-            const aft = ((1 - hinge) * root.chord * 1000 * place) / PLACES;
-            const at = widthAt(body, (root.x + hinge * root.chord) * 1000 + aft);
+            const aft = (millimetresFromMetres((1 - hinge) * root.chord) * place) / PLACES;
+            const at = widthAt(body, millimetresFromMetres(root.x + hinge * root.chord) + aft);
             if (!at) continue;
-            const z = root.z * 1000;
-            const up = aft * Math.sin((control.throwUp * Math.PI) / 180);
-            const down = aft * Math.sin((control.throwDown * Math.PI) / 180);
+            const z = millimetresFromMetres(root.z);
+            const up = aft * Math.sin(radiansFromDegrees(control.throwUp));
+            const down = aft * Math.sin(radiansFromDegrees(control.throwDown));
             // A body that the board lies wholly above or below is not in the way.
             if (z - down > at.top || z + up < at.bottom) continue;
             const gap = inboard - (Math.abs(body.position.y) + at.half);

@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 
 /** Sweep of a whole surface, as people say it. Degrees and millimetres. */
@@ -14,8 +15,7 @@ export interface Sweep {
 
 export type SweepForm = keyof Sweep;
 
-const degrees = (radians: number) => (radians * 180) / Math.PI;
-const radians = (angle: number) => (angle * Math.PI) / 180;
+const radians = (angle: number) => radiansFromDegrees(angle);
 
 /** Half span along the board and both chords. */
 function ends({ stations }: Surface): { root: Station; tip: Station; length: number } {
@@ -28,10 +28,10 @@ function ends({ stations }: Surface): { root: Station; tip: Station; length: num
 export function sweepOf(surface: Surface): Sweep {
   const { root, tip, length } = ends(surface);
   const tipOffset = tip.leadingEdgeOffset;
-  const leadingAngle = degrees(Math.atan2(tipOffset, length));
+  const leadingAngle = degreesFromRadians(Math.atan2(tipOffset, length));
   return {
     leadingAngle,
-    quarterAngle: degrees(Math.atan2(tipOffset + (tip.chord - root.chord) / 4, length)),
+    quarterAngle: degreesFromRadians(Math.atan2(tipOffset + (tip.chord - root.chord) / 4, length)),
     tipOffset,
     noseAngle: 180 - 2 * leadingAngle,
   };

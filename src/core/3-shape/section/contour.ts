@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Section, SectionKind, SectionOf } from '@/core/2-document/schema/section';
 
 /**
@@ -130,7 +131,7 @@ const BUILDERS: Builders = {
     fromCamber(twoParabolas(section.camber, section.camberPosition), fourDigitThickness(section.thicknessRatio)),
   reflexed: (section, chord) => {
     const base = twoParabolas(section.camber, section.camberPosition);
-    const rise = Math.tan((section.bendAngle * Math.PI) / 180);
+    const rise = Math.tan(radiansFromDegrees(section.bendAngle));
     const tip = rise * (1 - section.bendPosition);
     // The chord line runs from the nose to the raised trailing edge.
     return fromCamber(

@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Control } from '@/core/2-document/schema/surface';
 
 /**
@@ -12,11 +13,11 @@ export interface LinkageTravel {
 }
 
 export function linkageTravel({ travel, arm, horn }: NonNullable<Control['servo']>): LinkageTravel {
-  const sine = (arm * Math.sin((travel * Math.PI) / 180)) / Math.max(horn, 1e-9);
-  return sine >= 1 ? { degrees: 90, binds: true } : { degrees: (Math.asin(sine) * 180) / Math.PI, binds: false };
+  const sine = (arm * Math.sin(radiansFromDegrees(travel))) / Math.max(horn, 1e-9);
+  return sine >= 1 ? { degrees: 90, binds: true } : { degrees: degreesFromRadians(Math.asin(sine)), binds: false };
 }
 
 /** Horn height that gives a wanted travel [mm]. */
 export function hornFor({ travel, arm }: NonNullable<Control['servo']>, degrees: number): number {
-  return (arm * Math.sin((travel * Math.PI) / 180)) / Math.sin((degrees * Math.PI) / 180);
+  return (arm * Math.sin(radiansFromDegrees(travel))) / Math.sin(radiansFromDegrees(degrees));
 }

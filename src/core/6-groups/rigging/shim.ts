@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 /**
  * Shim under one edge of a surface that turns it by an angle: the edge rises
  * by chord × tan(angle) when the other stays. Millimetres and degrees; any
@@ -12,12 +13,12 @@ export interface Shim {
 export function shimFor(chord: number, change: number): Shim {
   return {
     edge: change >= 0 ? 'leading' : 'trailing',
-    thickness: Math.abs(chord * Math.tan((change * Math.PI) / 180)),
+    thickness: Math.abs(chord * Math.tan(radiansFromDegrees(change))),
   };
 }
 
 /** Turn that a shim gives [°], nose-up positive. */
 export function turnOfShim(chord: number, { edge, thickness }: Shim): number {
-  const turn = (Math.atan(thickness / chord) * 180) / Math.PI;
+  const turn = degreesFromRadians(Math.atan(thickness / chord));
   return edge === 'leading' ? turn : -turn;
 }

@@ -1,3 +1,4 @@
+import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { metres, nameOf, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
@@ -29,7 +30,7 @@ export const offCentre = makeRule(
               label: say`Bring ${nameOf(item)} to where it balances across`,
               change: [
                 field('massItems', item.id, 'position', 'y').to(
-                  Math.round(item.position.y - (off * mass.total * 1e6) / (item.measuredMass ?? item.mass)),
+                  Math.round(item.position.y - (millimetresFromMetres(off) * gramsFromKilograms(mass.total)) / (item.measuredMass ?? item.mass)),
                 ),
               ],
             },

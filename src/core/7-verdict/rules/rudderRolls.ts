@@ -1,9 +1,10 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { degrees, radians, say } from '@/core/1-base/words/phrase';
 import { controlsOf, ROLL_CONTROLS, withDihedral, YAW_CONTROLS } from '../changes';
 import { makeRule } from '../makeRule';
 
 /** Bank after a second of full rudder that still turns it [rad]. */
-const LEAST_BANK = (8 * Math.PI) / 180;
+const LEAST_BANK = radiansFromDegrees(8);
 
 /** It has to turn by rudder, and rudder hardly banks it, or banks it the wrong way. */
 export const rudderRolls = makeRule(

@@ -1,3 +1,4 @@
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { metres, millimetres, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 import { withLength } from '../changes';
@@ -7,8 +8,8 @@ export const spanOverBrief = makeRule(
   { id: 'spanOverBrief', stage: 'wing', source: 'Brief' },
   (design, { reference }) => {
     const most = design.brief.maximumSpan;
-    if (most === undefined || most <= 0 || reference.span === null || reference.span * 1000 <= most + 0.5) return null;
-    const factor = Math.floor((most / (reference.span * 1000)) * 1e4) / 1e4;
+    if (most === undefined || most <= 0 || reference.span === null || millimetresFromMetres(reference.span) <= most + 0.5) return null;
+    const factor = Math.floor((most / millimetresFromMetres(reference.span)) * 1e4) / 1e4;
     return {
       severity: 'caution',
       message: say`The span of ${metres(reference.span)} is more than the ${millimetres(most)} of the brief.`,

@@ -1,3 +1,4 @@
+import { millimetresFromMetres, squareMillimetresFromSquareMetres } from '@/core/1-base/units/convert';
 import type { Design, DesignInput } from '@/core/2-document/schema/design';
 import { type Surface, surfaceSchema } from '@/core/2-document/schema/surface';
 import { plainDesign } from '@/core/2-document/starts';
@@ -96,18 +97,18 @@ export function addedSurface(design: Design, kind: AddedKind): Surface {
   const plan: TailPlan = {
     recipe: { tail, horizontalVolume, verticalVolume },
     wing: {
-      span: reference.span * 1000,
+      span: millimetresFromMetres(reference.span),
       rootChord: wing.stations[0]!.chord,
       tipChord: wing.stations.at(-1)!.chord,
-      meanChord: reference.meanChord * 1000,
+      meanChord: millimetresFromMetres(reference.meanChord),
     },
-    area: reference.area * 1e6,
+    area: squareMillimetresFromSquareMetres(reference.area),
     board: design.materials[0]?.thickness ?? 5,
     material: material ?? 'board',
-    wingX: reference.meanChordLeadingEdge * 1000,
-    arm: armOverChord * reference.meanChord * 1000,
+    wingX: millimetresFromMetres(reference.meanChordLeadingEdge),
+    arm: millimetresFromMetres(armOverChord * reference.meanChord),
     incidence: 0,
-    wingTip: { x: tip.x * 1000, y: tip.y * 1000, z: tip.z * 1000, chord: tip.chord * 1000 },
+    wingTip: { x: millimetresFromMetres(tip.x), y: millimetresFromMetres(tip.y), z: millimetresFromMetres(tip.z), chord: millimetresFromMetres(tip.chord) },
   };
   const drawn = tailSurfaces(plan);
   const role = kind === 'tipFins' ? 'tipFin' : kind === 'fixedStabiliser' ? 'tailplane' : kind;
