@@ -14,6 +14,7 @@ export const METRIC: DisplayUnits = { length: 'mm', mass: 'g', speed: 'm/s' };
 const SPEED_FACTOR = { 'm/s': 1, 'km/h': 3.6, mph: 1 / 0.44704 } as const;
 const GRAMS_PER_OUNCE = 28.349523125;
 const MILLIMETRES_PER_INCH = 25.4;
+const GRAMS_PER_KILOGRAM = 1e3;
 const METRES_PER_FOOT = 0.3048;
 const MINUS = '−';
 
@@ -85,7 +86,7 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
     case 'perSecond':
       return [value, ' /s', 3];
     case 'inertia':
-      return [value * 1e5, ' g·dm²', 0];
+      return [value * GRAMS_PER_KILOGRAM, ' g·m²', 2];
     case 'density':
       return [value, ' kg/m³', 3];
     case 'acceleration':

@@ -1,22 +1,22 @@
-import type { Vector3 } from '@/core/1-base/units/convert';
+import type { KilogramSquareMetres, Kilograms, Vector3 } from '@/core/1-base/units/convert';
 
 /** A box of mass: centre and edges along x, y, z. Kilograms, metres. */
 export interface MassElement {
-  readonly mass: number;
+  readonly mass: Kilograms;
   readonly centre: Vector3;
   readonly size: Vector3;
 }
 
 /** Inertia about the centre of gravity, body axes; xz = ∫xz dm [kg m²]. */
 export interface Inertia {
-  readonly xx: number;
-  readonly yy: number;
-  readonly zz: number;
-  readonly xz: number;
+  readonly xx: KilogramSquareMetres;
+  readonly yy: KilogramSquareMetres;
+  readonly zz: KilogramSquareMetres;
+  readonly xz: KilogramSquareMetres;
 }
 
 export interface MassProperties {
-  readonly total: number;
+  readonly total: Kilograms;
   readonly centreOfGravity: Vector3;
   readonly inertia: Inertia;
 }

@@ -1,7 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
-import { kilogramsFromGrams, metresFromMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
+import { kilogramsFromGrams, metresFromMillimetres, type Vector3, vectorFromPoint, type Kilograms } from '@/core/1-base/units/convert';
 import { bodyElements, onBothSides, surfaceElements } from './boardParts';
 import { type MassElement, type MassProperties, massProperties } from './massElement';
 
@@ -12,10 +12,10 @@ export interface MassPart {
   readonly kind: 'surface' | 'body' | 'item';
   readonly category: string;
   /** What counts: weighed if weighed, else computed [kg]. */
-  readonly mass: number;
+  readonly mass: Kilograms;
   /** What geometry or data sheet says [kg]. */
-  readonly computed: number;
-  readonly measured: number | null;
+  readonly computed: Kilograms;
+  readonly measured: Kilograms | null;
   readonly centre: Vector3;
 }
 

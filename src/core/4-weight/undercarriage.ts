@@ -1,18 +1,18 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { metresFromMillimetres, radiansFromDegrees, type Vector3 } from '@/core/1-base/units/convert';
+import { metresFromMillimetres, radiansFromDegrees, type Vector3, type Metres, type Radians } from '@/core/1-base/units/convert';
 import { metres, radians, say, type Words } from '@/core/1-base/words/phrase';
 
 /** How it stands on its wheels. Angles in rad, lengths in m. */
 export interface Undercarriage {
   readonly layout: 'tricycle' | 'tailDragger' | 'skid';
   /** From the vertical over the main axle to the balance point: how far it tips before it falls over; negative when it already does. */
-  readonly tipAngle: number;
+  readonly tipAngle: Radians;
   /** Angle at which it rolls over sideways, between the ground and the line to the balance point; smaller is steadier. */
-  readonly turnoverAngle: number | null;
+  readonly turnoverAngle: Radians | null;
   /** Height of the lowest propeller tip over the ground, standing as drawn. */
-  readonly propellerClearance: number | null;
+  readonly propellerClearance: Metres | null;
   /** The same with the nose brought up for lift-off (tricycle) or the datum level (tail wheel). */
-  readonly rotationClearance: number | null;
+  readonly rotationClearance: Metres | null;
   readonly words: readonly Words[];
 }
 

@@ -1,7 +1,7 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix';
 import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
 import { developedLength } from '@/core/3-shape/geometry/layout';
-import type { Vector3 } from '@/core/1-base/units/convert';
+import type { Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
 import type { ControlDerivatives, LateralDerivatives } from './derivatives';
 import { combineCases, controlCase } from './flowCase';
@@ -15,9 +15,9 @@ export interface Asymmetry {
   readonly yaw: number;
   readonly sideForce: number;
   /** Roll command that holds the wings level, yaw command and sideslip; null where that control is missing. */
-  readonly aileron: number | null;
-  readonly rudder: number | null;
-  readonly sideslip: number | null;
+  readonly aileron: Radians | null;
+  readonly rudder: Radians | null;
+  readonly sideslip: Radians | null;
   /** Hands-off roll rate over speed and half span, pb/2V. */
   readonly steadyRoll: number;
 }

@@ -1,3 +1,4 @@
+import type { KilogramsPerCubicMetre } from '@/core/1-base/units/convert';
 /**
  * Air at a field: pressure of the standard atmosphere at its elevation, density
  * from the temperature of the day, viscosity by Sutherland.
@@ -8,7 +9,7 @@
  * Source: ISO 2533, Standard Atmosphere, 1975.
  */
 export interface Air {
-  readonly density: number;
+  readonly density: KilogramsPerCubicMetre;
   readonly viscosity: number;
 }
 

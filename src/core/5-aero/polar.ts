@@ -1,4 +1,4 @@
-import { millimetresFromMetres, type Vector3 } from '@/core/1-base/units/convert';
+import { millimetresFromMetres, type Vector3, type Fraction, type Kilograms, type Metres, type MetresPerSecond, type SquareMetres } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
 import { combineCases, type FlowCase } from './flowCase';
@@ -53,7 +53,7 @@ export function trimmedLine(model: AeroModel, about: Vector3): TrimmedLine | { r
 export interface StripSection {
   readonly kind: SectionKind;
   readonly shape: SectionShape;
-  readonly chord: number;
+  readonly chord: Metres;
 }
 
 export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
@@ -85,11 +85,11 @@ export function stripData(sections: readonly StripSection[], air: Air, speed: nu
 }
 
 export interface DragParts {
-  readonly induced: number;
-  readonly profile: number;
-  readonly parasite: number;
-  readonly total: number;
-  readonly spanEfficiency: number | null;
+  readonly induced: Fraction;
+  readonly profile: Fraction;
+  readonly parasite: Fraction;
+  readonly total: Fraction;
+  readonly spanEfficiency: Fraction | null;
 }
 
 /** Roughness, joints, gaps and interference on top of clean strips. Stated, not hidden. */
@@ -100,9 +100,9 @@ export interface PolarInput {
   readonly line: TrimmedLine;
   readonly sections: readonly StripSection[];
   readonly air: Air;
-  readonly mass: number;
+  readonly mass: Kilograms;
   /** Drag area of bodies and drag items [m²]. */
-  readonly dragArea: number;
+  readonly dragArea: SquareMetres;
 }
 
 export function liftCoefficientAt(
@@ -166,12 +166,12 @@ function sumDrag({ reference, lattice }: AeroModel, { lift, lifts, induced, data
 }
 
 export interface PolarPoint {
-  readonly speed: number;
-  readonly lift: number;
-  readonly drag: number;
+  readonly speed: MetresPerSecond;
+  readonly lift: Fraction;
+  readonly drag: Fraction;
   /** Sinking speed [m/s] and glide ratio without power. */
-  readonly sink: number;
-  readonly glideRatio: number;
+  readonly sink: MetresPerSecond;
+  readonly glideRatio: Fraction;
 }
 
 /** The glide polar from stall speed up to three times that, and its two best points. */

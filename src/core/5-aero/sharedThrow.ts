@@ -1,14 +1,14 @@
-import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { radiansFromDegrees, type Fraction } from '@/core/1-base/units/convert';
 import type { MixTerm } from './commands';
 
 /** How two commands share the travel of the same controls, as fractions of each command's own full travel. */
 export interface SharedThrow {
   /** Roll left each way at the trimmed pitch command. */
-  readonly rollLeftAtTrim: number;
+  readonly rollLeftAtTrim: Fraction;
   /** Pitch left, nose up and nose down alike, when half and when all of the roll is asked. */
-  readonly pitchLeftAtHalfRoll: number;
-  readonly pitchLeftAtFullRoll: number;
-  readonly rollLeftAtFullPitch: number;
+  readonly pitchLeftAtHalfRoll: Fraction;
+  readonly pitchLeftAtFullRoll: Fraction;
+  readonly rollLeftAtFullPitch: Fraction;
 }
 
 /** Smaller travel of a control [rad]; mixes work both ways. */

@@ -1,3 +1,4 @@
+import type { Fraction, Kilograms, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
 import { stripData, type StripSection, type TrimmedLine } from './polar';
@@ -9,21 +10,21 @@ import { stripData, type StripSection, type TrimmedLine } from './polar';
  * Source of the method: Abbott & von Doenhoff, Theory of Wing Sections, 1959, section 1.5.
  */
 export interface StallResult {
-  readonly liftCoefficient: number;
-  readonly speed: number | null;
+  readonly liftCoefficient: Fraction;
+  readonly speed: MetresPerSecond | null;
   readonly surface: string;
   /** 0 at the root, 1 at the tip. */
-  readonly startsAtSpanFraction: number;
+  readonly startsAtSpanFraction: Fraction;
   /** Per strip of the lifting surfaces: place, lift there when it stalls, and what its section can. */
   readonly strips: readonly StallStrip[];
 }
 
 export interface StallStrip {
   readonly surface: string;
-  readonly spanFraction: number;
-  readonly y: number;
-  readonly lift: number;
-  readonly limit: number;
+  readonly spanFraction: Fraction;
+  readonly y: Metres;
+  readonly lift: Fraction;
+  readonly limit: Fraction;
 }
 
 const LIFTING = new Set(['wing', 'secondWing', 'canard']);
@@ -34,8 +35,8 @@ export interface StallInput {
   readonly sections: readonly StripSection[];
   readonly air: Air;
   /** Null when nothing is weighed: Reynolds numbers then come from the cruise speed. */
-  readonly mass: number | null;
-  readonly cruiseSpeed: number;
+  readonly mass: Kilograms | null;
+  readonly cruiseSpeed: MetresPerSecond;
   /** What drooped flaps add to the greatest lift of each strip. */
   readonly extraLimit?: readonly number[];
 }

@@ -1,13 +1,13 @@
-import { radiansFromDegrees, type Vector3 } from '@/core/1-base/units/convert';
+import { radiansFromDegrees, type Vector3, type Fraction, type Radians } from '@/core/1-base/units/convert';
 import { type AeroModel, longitudinal } from './aeroModel';
 
 /** A steady state at a wanted lift coefficient and, when there is a pitch control, at a wanted moment. */
 export interface TrimState {
-  readonly alpha: number;
+  readonly alpha: Radians;
   /** Pitch command [rad], trailing edge down positive; null without a pitch control. */
-  readonly elevator: number | null;
-  readonly lift: number;
-  readonly moment: number;
+  readonly elevator: Radians | null;
+  readonly lift: Fraction;
+  readonly moment: Fraction;
 }
 
 export type TrimResult =
@@ -19,7 +19,7 @@ const LIMIT = 40;
 const STEEPEST = radiansFromDegrees(35);
 
 export interface TrimTarget {
-  readonly lift: number;
+  readonly lift: Fraction;
   /** Moment coefficient about the balance point that something else balances, such as thrust; usually 0. */
   readonly moment?: number;
   readonly about: Vector3;

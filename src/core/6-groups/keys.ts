@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { In } from '@/core/1-base/units/convert';
 import { SI_SYMBOL, type UnitKind } from '@/core/1-base/units/unitKind';
 
 /** What a schema says of one number of the analysis. */
@@ -16,11 +17,16 @@ export type Printed<Schema extends z.ZodType> = ReadonlyDeep<z.output<Schema>>;
 
 const told = (unit: UnitKind, meaning: string) => ({ unit, description: `${meaning} [${SI_SYMBOL[unit]}]` });
 
+/** A number whose type carries its SI unit. */
+type Quantity<Kind extends UnitKind> = z.ZodType<In<(typeof SI_SYMBOL)[Kind]>>;
+
 /** A number that is always there. */
-export const quantity = (unit: UnitKind, meaning: string) => z.number().meta(told(unit, meaning));
+export const quantity = <Kind extends UnitKind>(unit: Kind, meaning: string): Quantity<Kind> =>
+  z.number().meta(told(unit, meaning)) as unknown as Quantity<Kind>;
 
 /** A number that may be null, with its reason. */
-export const maybe = (unit: UnitKind, meaning: string) => z.number().nullable().meta(told(unit, meaning));
+export const maybe = <Kind extends UnitKind>(unit: Kind, meaning: string): z.ZodNullable<Quantity<Kind>> =>
+  z.number().nullable().meta(told(unit, meaning)) as unknown as z.ZodNullable<Quantity<Kind>>;
 
 /** Three numbers along x (aft), y (right), z (up). */
 export const vector = (unit: UnitKind, meaning: string) =>

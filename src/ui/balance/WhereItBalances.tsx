@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { standReadings } from '@/core/7-verdict/ways/ways';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
-import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
+import { decimal, formatLength, formatMass, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Derived, Fact } from '../numbers/Derived';
@@ -28,8 +28,9 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
             {formatLength(millimetresFromMetres(mass.cg[1]), units)}, {formatLength(millimetresFromMetres(mass.cg[2]), units)}
           </Fact>
           <Fact label="Inertia: roll, pitch, yaw">
-            {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz].map((value) => decimal(gramsFromKilograms(value), 2)).join(', ')}{' '}
-            g·m²
+            {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz]
+              .map((value) => formatValue(value, 'inertia', units))
+              .join(', ')}
           </Fact>
           {reference.meanChord !== null && (
             <Fact label="In the mean chord">

@@ -5,7 +5,7 @@
  * Quantities carry their unit in the type: a plain number may become one, but
  * a length does not pass for an angle, nor millimetres for metres.
  */
-type In<Unit extends string> = number & { readonly unit?: Unit };
+export type In<Unit extends string> = number & { readonly unit?: Unit };
 
 export type Metres = In<'m'>;
 export type SquareMetres = In<'m²'>;

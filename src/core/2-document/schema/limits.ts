@@ -1,15 +1,16 @@
 import { z } from 'zod';
+import type { In } from '@/core/1-base/units/convert';
 
 /** The range a number may take, in the unit of the document, and why in plain words. */
-export interface Limit {
+export interface Limit<Unit extends string = string> {
   readonly minimum: number;
   readonly maximum: number;
   /** Unit as it is written after a number; empty for pure fractions. */
-  readonly unit: string;
+  readonly unit: Unit;
   readonly because: string;
 }
 
-const limit = (minimum: number, maximum: number, unit: string, because: string): Limit => ({
+const limit = <Unit extends string>(minimum: number, maximum: number, unit: Unit, because: string): Limit<Unit> => ({
   minimum,
   maximum,
   unit,
@@ -56,8 +57,13 @@ export function limitSentence({ minimum, maximum, unit, because }: Limit): strin
   return `must lie between ${minimum}${suffix} and ${maximum}${suffix}: ${because}`;
 }
 
+type UnitOf<Unit extends string> = Unit extends '' ? '1' : Unit;
+
+/** The number carries its unit in its type. */
+type Bounded<Name extends LimitName> = z.ZodType<In<UnitOf<(typeof LIMITS)[Name]['unit']>>, number>;
+
 /** A finite number within a named limit; its description carries the unit. */
-export function bounded(name: LimitName, description: string) {
+export function bounded<Name extends LimitName>(name: Name, description: string): Bounded<Name> {
   const range = LIMITS[name];
   const message = limitSentence(range);
   const unit = range.unit === '' ? 'fraction or pure number' : range.unit;
@@ -65,7 +71,7 @@ export function bounded(name: LimitName, description: string) {
     .number({ error: `must be a number (${unit})` })
     .min(range.minimum, { error: message })
     .max(range.maximum, { error: message })
-    .meta({ description: `${description} [${unit}]` });
+    .meta({ description: `${description} [${unit}]` }) as unknown as Bounded<Name>;
 }
 
 /** A short name that other parts of the document point to. */

@@ -1,16 +1,16 @@
 import type { Section } from '@/core/2-document/schema/section';
 import type { Surface, SurfaceRole } from '@/core/2-document/schema/surface';
-import { metresFromMillimetres, type Radians, radiansFromDegrees, vectorFromPoint } from '@/core/1-base/units/convert';
+import { metresFromMillimetres, type Radians, radiansFromDegrees, vectorFromPoint, type Metres } from '@/core/1-base/units/convert';
 
 /** A station in space, right side, SI. The chord runs along x: angles enter the boundary condition, not the lattice. */
 export interface PlacedStation {
   /** Distance from the root along the board [m]. */
-  readonly distance: number;
+  readonly distance: Metres;
   /** Leading edge [m]. */
-  readonly x: number;
-  readonly y: number;
-  readonly z: number;
-  readonly chord: number;
+  readonly x: Metres;
+  readonly y: Metres;
+  readonly z: Metres;
+  readonly chord: Metres;
   /** Nose-up angle against the root [rad]. */
   readonly twist: Radians;
   readonly section: Section;

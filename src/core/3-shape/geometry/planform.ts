@@ -1,3 +1,4 @@
+import type { Fraction, Metres, SquareMetres } from '@/core/1-base/units/convert';
 import type { PlacedSurface } from './layout';
 
 /**
@@ -14,12 +15,12 @@ import type { PlacedSurface } from './layout';
  * in Etkin & Reid, Dynamics of Flight, 3rd ed., appendix C.
  */
 export interface PlanformIntegrals {
-  readonly area: number;
-  readonly meanChord: number;
-  readonly meanChordLeadingEdge: number;
+  readonly area: SquareMetres;
+  readonly meanChord: Metres;
+  readonly meanChordLeadingEdge: Metres;
   /** Spanwise centre of area on one side [m], and its height. */
-  readonly centroidSpan: number;
-  readonly centroidHeight: number;
+  readonly centroidSpan: Metres;
+  readonly centroidHeight: Metres;
 }
 
 type Measure = 'projected' | 'true';
@@ -78,13 +79,13 @@ export function projectedSpan(surface: PlacedSurface): number {
 
 /** What coefficients refer to. */
 export interface Reference {
-  readonly area: number;
-  readonly span: number;
-  readonly meanChord: number;
-  readonly meanChordLeadingEdge: number;
-  readonly aspectRatio: number;
+  readonly area: SquareMetres;
+  readonly span: Metres;
+  readonly meanChord: Metres;
+  readonly meanChordLeadingEdge: Metres;
+  readonly aspectRatio: Fraction;
   /** Height of the mean chord [m]. */
-  readonly height: number;
+  readonly height: Metres;
 }
 
 /** Surfaces whose area is the reference area. */
@@ -112,11 +113,11 @@ export function referenceOf(surfaces: readonly PlacedSurface[]): Reference | nul
 export interface TailVolume {
   readonly surface: string;
   /** From the quarter mean chord of the wings to that of the tail [m], aft positive. */
-  readonly arm: number;
+  readonly arm: Metres;
   /** S_t l / (S c̄) for horizontal parts. */
-  readonly horizontal: number;
+  readonly horizontal: Fraction;
   /** S_f l / (S b) for upright parts. */
-  readonly vertical: number;
+  readonly vertical: Fraction;
 }
 
 /** Tail volumes by projection: V_H from the plan area, V_V from the side area. */

@@ -1,22 +1,22 @@
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Brief } from '@/core/2-document/schema/brief';
-import { kilogramsPerSquareMetre } from '@/core/1-base/units/convert';
+import { kilogramsPerSquareMetre, type KilogramsPerSquareMetre, type MetresPerSecond } from '@/core/1-base/units/convert';
 import { distance, metresPerSecond, say, type Words } from '@/core/1-base/words/phrase';
 
 /** One thing that bounds a speed, and why. SI. */
 export interface SpeedBound {
-  readonly speed: number;
+  readonly speed: MetresPerSecond;
   readonly because: Words;
 }
 
 /** What the brief asks of the aircraft, with reasons. SI. */
 export interface Targets {
-  readonly stallSpeed: number;
+  readonly stallSpeed: MetresPerSecond;
   readonly stallBecause: Words;
-  readonly cruiseSpeed: number;
+  readonly cruiseSpeed: MetresPerSecond;
   readonly cruiseBecause: Words;
   /** Mass over wing area [kg/m²]. */
-  readonly wingLoading: number;
+  readonly wingLoading: KilogramsPerSquareMetre;
   readonly wingLoadingBecause: Words;
   /** Everything that bounds the stall speed from above. */
   readonly bounds: readonly SpeedBound[];

@@ -1,31 +1,31 @@
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
-import { metresFromMillimetres } from '@/core/1-base/units/convert';
+import { metresFromMillimetres, type Fraction, type Kilograms, type KilogramsPerCubicMetre, type Metres, type MetresPerSecond, type Newtons, type SquareMetres } from '@/core/1-base/units/convert';
 import type { Surface } from '@/core/2-document/schema/surface';
 
 /** How heavy it may get for one reason [kg]; null with the reason when it cannot be said. */
 export interface Ceiling {
   readonly reason: 'stall' | 'launch' | 'climb' | 'strength' | 'class';
-  readonly mass: number | null;
+  readonly mass: Kilograms | null;
   readonly because: Words;
 }
 
 export interface CeilingInput {
-  readonly density: number;
+  readonly density: KilogramsPerCubicMetre;
   /** Wing area [m²] and span [m]. */
-  readonly area: number;
-  readonly span: number;
-  readonly maximumLift: number | null;
+  readonly area: SquareMetres;
+  readonly span: Metres;
+  readonly maximumLift: Fraction | null;
   /** Stall speed that the brief can live with [m/s], and why. */
-  readonly stallSpeed: number;
+  readonly stallSpeed: MetresPerSecond;
   readonly stallBecause: Words;
-  readonly launchSpeed: number | null;
+  readonly launchSpeed: MetresPerSecond | null;
   /** Static thrust [N]; null without a motor. */
-  readonly thrust: number | null;
-  readonly liftOverDrag: number | null;
+  readonly thrust: Newtons | null;
+  readonly liftOverDrag: Fraction | null;
   readonly wing: Surface | null;
   /** Class of the brief [kg]. */
-  readonly limit: number | null;
+  readonly limit: Kilograms | null;
 }
 
 const LAUNCH_OVER_STALL = 1.2;

@@ -1,4 +1,4 @@
-import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
+import { degreesFromRadians, radiansFromDegrees, type Degrees } from '@/core/1-base/units/convert';
 import type { Control } from '@/core/2-document/schema/surface';
 
 /**
@@ -7,7 +7,7 @@ import type { Control } from '@/core/2-document/schema/surface';
  * quadrant is stopped there. Angles in degrees, lengths in mm.
  */
 export interface LinkageTravel {
-  readonly degrees: number;
+  readonly degrees: Degrees;
   /** True when the horn is so short that the rod would pull it past a quarter turn. */
   readonly binds: boolean;
 }

@@ -1,3 +1,4 @@
+import type { Seconds } from '@/core/1-base/units/convert';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 
 /**
@@ -54,9 +55,9 @@ export interface Mode {
   readonly real: number;
   readonly imaginary: number;
   /** Time of one swing [s]; null when it does not swing. */
-  readonly period: number | null;
+  readonly period: Seconds | null;
   /** Time to half, or to double when it grows [s]; null when it does neither. */
-  readonly timeToHalf: number | null;
+  readonly timeToHalf: Seconds | null;
   readonly grows: boolean;
 }
 

@@ -5,7 +5,7 @@ import { loadChange } from '@/core/5-aero/forces';
 import { surfaceMask } from '@/core/5-aero/lattice';
 import { liftAtFullCommand } from '@/core/5-aero/controlReach';
 import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
-import type { Vector3 } from '@/core/1-base/units/convert';
+import type { Fraction, Radians, Vector3 } from '@/core/1-base/units/convert';
 
 /**
  * What built-in angles do. Hands off (pitch control neutral) the aircraft
@@ -19,19 +19,19 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 export interface RiggingLine {
   readonly surface: string;
   /** Root incidence as drawn, and as flown (mean of both sides where measured). */
-  readonly drawn: number;
-  readonly flown: number;
+  readonly drawn: Radians;
+  readonly flown: Radians;
   /** Angle of the root chord against the air it meets at trim: incidence + α − wash. */
-  readonly againstAir: number;
+  readonly againstAir: Radians;
   /** Change of hands-off lift per radian of error. */
   readonly liftPerRadian: number;
   /** Error either way that keeps hands-off lift between nought and 85 % of C_Lmax; null when it cannot be said. */
-  readonly bears: number | null;
+  readonly bears: Radians | null;
 }
 
 export interface HandsOff {
   /** Lift coefficient with neutral pitch control; null when nothing holds the nose. */
-  readonly lift: number | null;
+  readonly lift: Fraction | null;
   readonly lines: readonly RiggingLine[];
 }
 
@@ -41,11 +41,11 @@ const LEVEL_ROLES: ReadonlySet<string> = new Set(['wing', 'secondWing', 'tailpla
 
 interface HandsOffInput {
   readonly about: Vector3;
-  readonly alpha: number;
-  readonly command: number;
+  readonly alpha: Radians;
+  readonly command: Radians;
   readonly liftSlope: number;
   readonly momentSlope: number;
-  readonly maximumLift: number | null;
+  readonly maximumLift: Fraction | null;
   readonly wash: Readonly<Record<string, { readonly angle: number }>>;
 }
 

@@ -1,3 +1,4 @@
+import type { Metres } from '@/core/1-base/units/convert';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference } from '@/core/3-shape/geometry/planform';
 
@@ -5,8 +6,8 @@ import { integratePlanforms, type Reference } from '@/core/3-shape/geometry/plan
 export interface School {
   readonly id: 'quarterChord' | 'tailless' | 'betweenQuarterChords' | 'combinedLength';
   readonly name: string;
-  readonly from: number;
-  readonly to: number;
+  readonly from: Metres;
+  readonly to: Metres;
 }
 
 /**

@@ -17,7 +17,7 @@ import { stripData, type StripSection, stripSections } from '@/core/5-aero/polar
 import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
 import { type Reference, referenceOf } from '@/core/3-shape/geometry/planform';
 import { type MassModel, weigh } from '@/core/4-weight/massModel';
-import type { Vector3 } from '@/core/1-base/units/convert';
+import type { Radians, SquareMetres, Vector3 } from '@/core/1-base/units/convert';
 import { influenceOf } from './influenceCache';
 
 export interface AnalyseOptions {
@@ -49,9 +49,9 @@ export interface Prepared {
   readonly commands: Readonly<Record<Command, CommandAngles>>;
   readonly pitchTravel: { readonly up: number; readonly down: number };
   /** Droop of the flap command [rad]. */
-  readonly flapTravel: number;
+  readonly flapTravel: Radians;
   readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
-  readonly dragArea: number;
+  readonly dragArea: SquareMetres;
   readonly modelAt: (rise: number) => AeroModel;
 }
 

@@ -1,5 +1,5 @@
 import { field } from '@/core/2-document/edit/field';
-import { degrees, millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
+import { millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
 /** Share of each degree of angle of attack that the wing takes away from the tail. */
@@ -18,7 +18,7 @@ export const downwashStrong = makeRule(
     });
     return {
       severity: 'note',
-      message: say`The wing bends the air at ${nameOf(tail).toLowerCase()} down by ${radians(downwash)}, and by ${degrees(downwashSlope, 2)} more for every degree of angle of attack: only ${percent(1 - downwashSlope, 0)} of the tail counts for stability. A longer arm or a higher tail helps.`,
+      message: say`The wing bends the air at ${nameOf(tail).toLowerCase()} down by ${radians(downwash)}, and by ${plain(downwashSlope)}° more for every degree of angle of attack: only ${percent(1 - downwashSlope, 0)} of the tail counts for stability. A longer arm or a higher tail helps.`,
       numbers: { downwash: radians(downwash), downwashSlope: plain(downwashSlope) },
       remedies: [lift(60), lift(120)],
     };

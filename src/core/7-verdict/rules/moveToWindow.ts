@@ -3,7 +3,7 @@ import { grams, millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
 import { ballastFor, placeForBalance, slidingItems } from '@/core/4-weight/placement';
 import type { Design } from '@/core/2-document/schema/design';
-import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Remedy } from '../finding';
 import type { Numbers } from '@/core/6-groups/page';
 
@@ -28,9 +28,9 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
   for (const item of design.massItems.filter(
     ({ category, measuredMass }) => category === 'ballast' && measuredMass === undefined,
   )) {
-    const without = balance.total - metresFromMillimetres(item.mass);
+    const without = balance.total - kilogramsFromGrams(item.mass);
     const x =
-      (balance.total * balance.x - metresFromMillimetres(item.mass) * metresFromMillimetres(item.position.x)) / without;
+      (balance.total * balance.x - kilogramsFromGrams(item.mass) * metresFromMillimetres(item.position.x)) / without;
     const needed = ballastFor(item.position.x, target, { total: without, x });
     if (needed === null) continue;
     remedies.push({
