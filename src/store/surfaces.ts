@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
@@ -25,8 +26,8 @@ export function heldEdits(
     : { edits: [field('surfaces').to(held.surfaces)], because: null };
 }
 
-const isWing = (design: Design, id: string) =>
-  design.surfaces.some(({ id: own, role }) => own === id && (role === 'wing' || role === 'secondWing'));
+const isOfWing = (design: Design, id: string) =>
+  design.surfaces.some((surface) => surface.id === id && isWing(surface));
 
 /** Fields of one surface; on wings the locks are kept. */
 export const setSurfaceFields =
@@ -34,7 +35,7 @@ export const setSurfaceFields =
   (dispatch, getState) => {
     const design = getState().document.present;
     const { locked } = getState().session;
-    if (!design || driven === null || locked.length === 0 || !isWing(design, id)) return dispatch(setFields(edits));
+    if (!design || driven === null || locked.length === 0 || !isOfWing(design, id)) return dispatch(setFields(edits));
     const held = heldEdits(design, edits, { locked, driven });
     return held.because === null
       ? dispatch(setFields(held.edits))

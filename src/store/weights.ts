@@ -27,7 +27,11 @@ export const addItem =
           name: from?.name ?? `Part ${design.massItems.length + 1}`,
           category: from?.category ?? 'other',
           mass: from?.mass ?? 10,
-          position: { x: Math.round(millimetresFromMetres(cg?.[0] ?? 0.2)), y: 0, z: Math.round(millimetresFromMetres(cg?.[2] ?? 0)) },
+          position: {
+            x: Math.round(millimetresFromMetres(cg?.[0] ?? 0.2)),
+            y: 0,
+            z: Math.round(millimetresFromMetres(cg?.[2] ?? 0)),
+          },
           ...(from?.size ? { size: { ...from.size } } : {}),
           mirrored: false,
           attachment: { kind: 'fixed' },

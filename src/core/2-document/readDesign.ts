@@ -69,8 +69,11 @@ export function readDesign(raw: unknown): ReadResult {
 
 /** JSON Schema of the design document as it may be written (defaults left out). */
 export function designJsonSchema(): unknown {
-  return z.toJSONSchema(designSchema.safeExtend({ records: recordsSchema.optional() }).meta(designSchema.meta() ?? {}), {
-    io: 'input',
-    target: 'draft-2020-12',
-  });
+  return z.toJSONSchema(
+    designSchema.safeExtend({ records: recordsSchema.optional() }).meta(designSchema.meta() ?? {}),
+    {
+      io: 'input',
+      target: 'draft-2020-12',
+    },
+  );
 }

@@ -2,69 +2,23 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Section } from '@/core/2-document/schema/section';
 import type { Body, Material } from '@/core/2-document/schema/airframe';
 import { contourOf } from '@/core/3-shape/section/contour';
+import { buildOf } from '@/core/3-shape/section/kinds';
+import type { SectionSheet } from '@/core/3-shape/section/sheet';
 import { type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
-import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
+import {
+  kilogramsFromGrams,
+  metresFromMillimetres,
+  millimetresFromMetres,
+  squareMetresFromSquareMillimetres,
+  type Millimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '@/core/1-base/units/convert';
 import type { MassElement } from './massElement';
 
-/** Board that a section takes per metre of span, as lengths of sheet over the chord, and where its middle lies. */
-export interface SectionSheet {
-  readonly lengthRatio: number;
-  readonly centroid: number;
-}
-
-/** Sheet needed by a section on a chord [mm]: flat kinds by count of layers, folded ones along both skins. */
-export function sectionSheet(section: Section, chord: number): SectionSheet {
-  switch (section.kind) {
-    case 'flatPlate':
-    case 'reflexed':
-      return { lengthRatio: 1, centroid: 0.5 };
-    case 'steppedPlate': {
-      const lengthRatio = 1 + section.stepPosition;
-      return { lengthRatio, centroid: (0.5 + section.stepPosition ** 2 / 2) / lengthRatio };
-    }
-    case 'curvedPlate': {
-      const { upper } = skins(section, chord);
-      return upper;
-    }
-    case 'foldedOverSpar':
-    case 'coordinates': {
-      const { upper, lower } = skins(section, chord);
-      const end = section.kind === 'foldedOverSpar' ? section.bottomLength : 1;
-      const lengthRatio = upper.lengthRatio + lower.lengthRatio * end;
-      return {
-        lengthRatio,
-        centroid: (upper.lengthRatio * upper.centroid + lower.lengthRatio * end * lower.centroid * end) / lengthRatio,
-      };
-    }
-    case 'fourDigit': {
-      // A solid core weighs as much as a stack of sheets as high as its mean thickness.
-      const { x, upper, lower } = contourOf(section, chord);
-      let area = 0;
-      let first = 0;
-      for (let i = 0; i + 1 < x.length; i++) {
-        const slab = ((x[i + 1]! - x[i]!) * (upper[i]! - lower[i]! + upper[i + 1]! - lower[i + 1]!)) / 2;
-        area += slab;
-        first += (slab * (x[i]! + x[i + 1]!)) / 2;
-      }
-      return { lengthRatio: area * chord, centroid: first / area };
-    }
-  }
-}
-
-function skins(section: Section, chord: number) {
-  const { x, upper, lower } = contourOf(section, chord);
-  const along = (face: Float64Array): SectionSheet => {
-    let lengthRatio = 0;
-    let first = 0;
-    for (let i = 0; i + 1 < x.length; i++) {
-      const piece = Math.hypot(x[i + 1]! - x[i]!, face[i + 1]! - face[i]!);
-      lengthRatio += piece;
-      first += (piece * (x[i]! + x[i + 1]!)) / 2;
-    }
-    return { lengthRatio, centroid: first / lengthRatio };
-  };
-  return { upper: along(upper), lower: along(lower) };
-}
+/** Sheet needed by a section on a chord [mm]. */
+export const sectionSheet = (section: Section, chord: Millimetres): SectionSheet =>
+  buildOf(section).sheet(section, contourOf(section, chord), chord);
 
 /** Strips per panel that carry its mass; enough for inertia to settle below a percent. */
 const SLICES = 12;
@@ -111,7 +65,7 @@ function boardElements(surface: PlacedSurface, material: Material | undefined): 
       const within = (slice + 0.5) / SLICES;
       const point = planformAt(surface, a.distance + within * length);
       const between = (key: keyof SectionSheet) => sheets[0]![key] + (sheets[1]![key] - sheets[0]![key]) * within;
-      const solid = a.section.kind === 'fourDigit' ? 1 / material.thickness : 1;
+      const solid = buildOf(a.section).isSolid ? 1 / material.thickness : 1;
       const area = (point.chord * between('lengthRatio') * length) / SLICES;
       const mass = kilogramsFromGrams(material.arealDensity * area * kept * solid);
       elements.push(

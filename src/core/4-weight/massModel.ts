@@ -1,7 +1,13 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
-import { kilogramsFromGrams, metresFromMillimetres, type Vector3, vectorFromPoint, type Kilograms } from '@/core/1-base/units/convert';
+import {
+  kilogramsFromGrams,
+  metresFromMillimetres,
+  type Vector3,
+  vectorFromPoint,
+  type Kilograms,
+} from '@/core/1-base/units/convert';
 import { bodyElements, onBothSides, surfaceElements } from './boardParts';
 import { type MassElement, type MassProperties, massProperties } from './massElement';
 

@@ -1,5 +1,11 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { metresFromMillimetres, radiansFromDegrees, type Vector3, type Metres, type Radians } from '@/core/1-base/units/convert';
+import {
+  metresFromMillimetres,
+  radiansFromDegrees,
+  type Vector3,
+  type Metres,
+  type Radians,
+} from '@/core/1-base/units/convert';
 import { metres, radians, say, type Words } from '@/core/1-base/words/phrase';
 
 /** How it stands on its wheels. Angles in rad, lengths in m. */

@@ -1,8 +1,7 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import { developedLength, type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
 import { endStation, findJunctions, type Junction } from './junctions';
 import { LEAST_WIDTH } from './strips';
-
-const isFin = ({ role }: PlacedSurface) => role === 'fin' || role === 'tipFin';
 
 /**
  * Moves fins that stand on another surface, or carry one, sideways onto it: a

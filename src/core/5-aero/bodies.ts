@@ -1,5 +1,13 @@
+import { isLifting } from '@/core/2-document/schema/roles';
 import type { Design } from '@/core/2-document/schema/design';
-import { degreesFromRadians, metresFromMillimetres, radiansFromDegrees, squareMetresFromSquareMillimetres, type Vector3, vectorFromPoint } from '@/core/1-base/units/convert';
+import {
+  degreesFromRadians,
+  metresFromMillimetres,
+  radiansFromDegrees,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+  vectorFromPoint,
+} from '@/core/1-base/units/convert';
 import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
@@ -68,7 +76,7 @@ function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: n
   const { lattice } = matrices;
   const field = matrices.field.rise === 0 ? matrices.field : vortexField(lattice, { rise: 0 });
   const row = velocityRow(lattice.panels);
-  const lifting = lattice.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing' || role === 'canard');
+  const lifting = lattice.surfaces.filter(isLifting);
   const chords = lifting.map(({ stations }) => ({
     from: stations[0]!.x,
     chord: stations[0]!.chord,

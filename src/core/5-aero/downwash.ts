@@ -1,3 +1,5 @@
+import { isAftTail, isFin, isWing } from '@/core/2-document/schema/roles';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { FlowCase } from './flowCase';
 import { dotRow } from './luFactors';
 import type { InfluenceMatrices } from './influence';
@@ -11,11 +13,13 @@ export interface DownwashReceiver {
 
 /** The surface behind: the tail; with a canard alone the wing; else the rear one of two wings. Null with one surface. */
 export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null {
-  const having = (...roles: string[]) => surfaces.flatMap(({ role }, index) => (roles.includes(role) ? [index] : []));
-  const tail = having('tailplane', 'vTail');
+  const having = (is: (surface: PlacedSurface) => boolean) =>
+    surfaces.flatMap((surface, index) => (is(surface) ? [index] : []));
+  const tail = having(isAftTail);
   if (tail.length > 0) return { surfaces: tail, name: 'tail' };
-  const wings = having('wing', 'secondWing');
-  if (having('canard').length > 0 && wings.length > 0) return { surfaces: wings, name: 'wing behind the canard' };
+  const wings = having(isWing);
+  if (having(({ role }) => role === 'canard').length > 0 && wings.length > 0)
+    return { surfaces: wings, name: 'wing behind the canard' };
   if (wings.length < 2) return null;
   const edge = (index: number) => surfaces[index]!.stations[0]!.x;
   const rear = wings.reduce((best, index) => (edge(index) > edge(best) ? index : best));
@@ -31,9 +35,7 @@ export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: Downwash
   const n = lattice.panels;
   const count = lattice.cells.count;
   // What acts: everything but the group itself and fins, which are end plates rather than wings.
-  const isActing = lattice.surfaces.map(
-    ({ role }, index) => !surfaces.includes(index) && role !== 'fin' && role !== 'tipFin',
-  );
+  const isActing = lattice.surfaces.map((surface, index) => !surfaces.includes(index) && !isFin(surface));
   const acting = Float64Array.from(state.circulation, (strength, j) =>
     isActing[lattice.strips[Math.floor(j / count)]!.surface] ? strength : 0,
   );

@@ -1,3 +1,4 @@
+import { isPitchTail } from '@/core/2-document/schema/roles';
 import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
 import { alignFins } from './alignFins';
@@ -47,11 +48,7 @@ export interface Lattice {
   readonly joined: Uint8Array;
 }
 
-const TAIL_ROLES = new Set(['tailplane', 'vTail', 'canard']);
-
-export function isTail({ role }: PlacedSurface): boolean {
-  return TAIL_ROLES.has(role);
-}
+export const isTail: (surface: PlacedSurface) => boolean = isPitchTail;
 
 /** Cuts all surfaces into one lattice. Order: fins on the centre line, everything else but the tail, the tail. */
 export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFAULT_GRID): Lattice {

@@ -1,4 +1,12 @@
-import { millimetresFromMetres, type Vector3, type Fraction, type Kilograms, type Metres, type MetresPerSecond, type SquareMetres } from '@/core/1-base/units/convert';
+import {
+  millimetresFromMetres,
+  type Vector3,
+  type Fraction,
+  type Kilograms,
+  type Metres,
+  type MetresPerSecond,
+  type SquareMetres,
+} from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
 import { combineCases, type FlowCase } from './flowCase';

@@ -1,3 +1,4 @@
+import { isLifting } from '@/core/2-document/schema/roles';
 import type { Fraction, Kilograms, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
@@ -27,8 +28,6 @@ export interface StallStrip {
   readonly limit: Fraction;
 }
 
-const LIFTING = new Set(['wing', 'secondWing', 'canard']);
-
 export interface StallInput {
   readonly model: AeroModel;
   readonly line: TrimmedLine;
@@ -45,7 +44,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
   const { model, line, sections, air, mass } = input;
   const { lattice, reference } = model;
   const lifting = lattice.strips.flatMap((strip, index) =>
-    LIFTING.has(lattice.surfaces[strip.surface]!.role) ? [index] : [],
+    isLifting(lattice.surfaces[strip.surface]!) ? [index] : [],
   );
   const limitOf = (index: number) => data[index]!.maximumLift + (input.extraLimit?.[index] ?? 0);
   const low = line.stripLiftsAt(0.2);

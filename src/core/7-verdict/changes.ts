@@ -1,3 +1,4 @@
+import { isPitchTail } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
 import type { Design } from '@/core/2-document/schema/design';
@@ -73,8 +74,7 @@ export const ROLL_CONTROLS = ['aileron', 'elevon', 'flaperon'] as const;
 export const YAW_CONTROLS = ['rudder', 'ruddervator'] as const;
 
 /** Tailplane, V-tail or canard: the surface that pitch is trimmed with. */
-export const pitchSurface = (design: Design): Surface | undefined =>
-  design.surfaces.find(({ role }) => role === 'tailplane' || role === 'vTail' || role === 'canard');
+export const pitchSurface = (design: Design): Surface | undefined => design.surfaces.find(isPitchTail);
 
 /** Degrees by which the pitch surface would have to turn for a neutral control at cruise; null where it cannot be said. */
 export function turnForNeutral(

@@ -7,7 +7,7 @@ import { materialSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { designSchema } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll } from '@/core/3-shape/geometry/layout';
 import { weigh } from '@/core/4-weight/massModel';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
@@ -132,13 +132,17 @@ function solveNose(build: BuildInput, numbers: Candidate['analysis'], before: nu
   if (neutralPoint === null || chord === null) return before;
   const behind = (noseLength: number) => {
     const design = buildRecipe({ ...build, noseLength });
-    const { properties } = weigh(slidePackTo(design, 0.5), design.surfaces.map(placeSurface));
+    const { properties } = weigh(slidePackTo(design, 0.5), placeAll(design.surfaces));
     const target =
       millimetresFromMetres(neutralPoint) + (noseLength - before) - wantedMargin(design) * millimetresFromMetres(chord);
     return millimetresFromMetres(properties!.centreOfGravity[0]) - target;
   };
   const least = build.recipe.tail === 'canard' ? 3 : 0.15;
-  const found = findRoot(behind, { low: millimetresFromMetres(least * chord), high: millimetresFromMetres(3.8 * chord), tolerance: 0.05 });
+  const found = findRoot(behind, {
+    low: millimetresFromMetres(least * chord),
+    high: millimetresFromMetres(3.8 * chord),
+    tolerance: 0.05,
+  });
   // A long nose moves the neutral point too: small steps keep the two from chasing one another apart.
   const near = (length: number) => Math.round(Math.min(1.5 * before, Math.max(0.6 * before, length)));
   if (found.kind === 'root') return near(found.x);
@@ -168,7 +172,7 @@ function slidePack(design: Design, numbers: Candidate['analysis']): Design {
   const item = design.massItems.find(({ attachment }) => attachment.kind === 'slides');
   const { neutralPoint } = numbers.pitch;
   if (!item || neutralPoint === null || numbers.reference.meanChord === null) return design;
-  const { properties } = weigh(design, design.surfaces.map(placeSurface));
+  const { properties } = weigh(design, placeAll(design.surfaces));
   const target = neutralPoint - wantedMargin(design) * numbers.reference.meanChord;
   const { reachable } = placeForBalance(item, target, { total: properties!.total, x: properties!.centreOfGravity[0] });
   return {

@@ -2,7 +2,7 @@ import { kilogramsOverArea, say, type Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import { EQUIPMENT, type Equipment, packFor } from '@/core/2-document/catalogue/library';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
 import { weigh } from '@/core/4-weight/massModel';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
@@ -38,7 +38,7 @@ const LONGEST_CHORD = 600;
 
 /** Flying mass [g]. */
 export const massOf = (design: Design) =>
-  gramsFromKilograms(weigh(design, design.surfaces.map(placeSurface)).properties?.total ?? 0);
+  gramsFromKilograms(weigh(design, placeAll(design.surfaces)).properties?.total ?? 0);
 
 /** Motors of the drawer if there are any, else generic ones, smallest first; the same for packs. */
 function stock({ drawer }: Brief, kind: 'motor' | 'pack'): readonly Equipment[] {
@@ -116,7 +116,7 @@ function solveArea(build: SizedBuild, wingLoading: number): number | Refusal {
     const { meanChord } = wingSizes(build.recipe, area, build.brief.maximumSpan);
     const design = buildRecipe({ ...build, area, noseLength: build.noseOverChord * meanChord });
     // The area as drawn: whole millimetres and dihedral move it a little.
-    const drawn = referenceOf(design.surfaces.map(placeSurface))!.area;
+    const drawn = referenceOf(placeAll(design.surfaces))!.area;
     return kilogramsFromGrams(massOf(design)) / drawn / wingLoading - 1;
   };
   const found = findRoot(excess, {

@@ -58,7 +58,9 @@ export function HowHeavy({ design }: { readonly design: Design }) {
           }}
         />
         <p className="pb-1 text-[13px]">
-          {ballast > 0 ? `asks for ${formatMass(gramsFromKilograms(ballast), units)} at the balance point` : 'needs no ballast'}
+          {ballast > 0
+            ? `asks for ${formatMass(gramsFromKilograms(ballast), units)} at the balance point`
+            : 'needs no ballast'}
         </p>
       </div>
       {ballast > 0 && (
@@ -66,7 +68,8 @@ export function HowHeavy({ design }: { readonly design: Design }) {
       )}
       {least && total + ballast > least.mass! && (
         <p className="mt-1 text-[13px] text-caution">
-          That is over the ceiling of {formatMass(gramsFromKilograms(least.mass!), units)}: <Say words={least.because} />.
+          That is over the ceiling of {formatMass(gramsFromKilograms(least.mass!), units)}:{' '}
+          <Say words={least.because} />.
         </p>
       )}
     </Section>

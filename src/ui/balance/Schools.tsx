@@ -39,7 +39,9 @@ export function Schools() {
                 Computed: middle of the useful window
               </th>
               <td className="text-right font-medium">{formatLength(millimetresFromMetres(target), units, 0)}</td>
-              <td className="text-right text-faint">{mass.cg && `now ${formatLength(millimetresFromMetres(mass.cg[0]), units, 0)}`}</td>
+              <td className="text-right text-faint">
+                {mass.cg && `now ${formatLength(millimetresFromMetres(mass.cg[0]), units, 0)}`}
+              </td>
             </tr>
           )}
         </tbody>

@@ -86,7 +86,8 @@ export function TryAdding({ design }: { readonly design: Design }) {
             {decimal((now.pitch.staticMargin ?? 0) * 100, 1)} → {decimal((then.pitch.staticMargin ?? 0) * 100, 1)} %
           </Fact>
           <Fact label="Weight">
-            {formatMass(gramsFromKilograms(now.mass.total!), units)} → {formatMass(gramsFromKilograms(then.mass.total!), units)}
+            {formatMass(gramsFromKilograms(now.mass.total!), units)} →{' '}
+            {formatMass(gramsFromKilograms(then.mass.total!), units)}
           </Fact>
           <Button
             className="mt-1"

@@ -128,7 +128,8 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
           {gear.propellerClearance !== null && (
             <Fact label="Propeller over the ground, at lift-off">
               {formatLength(millimetresFromMetres(gear.propellerClearance), units, 0)}
-              {gear.rotationClearance !== null && `, ${formatLength(millimetresFromMetres(gear.rotationClearance), units, 0)}`}
+              {gear.rotationClearance !== null &&
+                `, ${formatLength(millimetresFromMetres(gear.rotationClearance), units, 0)}`}
             </Fact>
           )}
           {gear.words.map((words, index) => (

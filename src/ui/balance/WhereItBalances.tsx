@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { gramsFromKilograms, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { useState } from 'react';
 import { standReadings } from '@/core/7-verdict/ways/ways';
@@ -25,7 +26,8 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
       {mass.cg && mass.inertia && (
         <>
           <Fact label="Beside, above the datum">
-            {formatLength(millimetresFromMetres(mass.cg[1]), units)}, {formatLength(millimetresFromMetres(mass.cg[2]), units)}
+            {formatLength(millimetresFromMetres(mass.cg[1]), units)},{' '}
+            {formatLength(millimetresFromMetres(mass.cg[2]), units)}
           </Fact>
           <Fact label="Inertia: roll, pitch, yaw">
             {[mass.inertia.xx, mass.inertia.yy, mass.inertia.zz]
@@ -54,24 +56,24 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
 /** Where to put the pencil: behind the leading edge, where each wing meets the fuselage. */
 function Marks({ design, balance }: { readonly design: Design; readonly balance: number }) {
   const units = useAppSelector((state) => state.settings.units);
-  return design.surfaces
-    .filter(({ role }) => role === 'wing' || role === 'secondWing')
-    .map((wing) => {
-      const half = Math.max(
-        0,
-        ...design.bodies
-          .filter(({ mirrored }) => !mirrored)
-          .flatMap(({ frames }) => frames.map(({ width }) => width / 2)),
-      );
-      const placed = placeSurface(wing);
-      const edge = millimetresFromMetres(planformAt(placed, Math.min(metresFromMillimetres(half), placed.stations.at(-1)!.distance)).x);
-      const behind = balance - edge;
-      return (
-        <Fact key={wing.id} label={`Mark on ${(wing.name || wing.id).toLowerCase()}, fuselage side`}>
-          {formatLength(Math.abs(behind), units)} {behind >= 0 ? 'behind' : 'ahead of'} its edge
-        </Fact>
-      );
-    });
+  return design.surfaces.filter(isWing).map((wing) => {
+    const half = Math.max(
+      0,
+      ...design.bodies
+        .filter(({ mirrored }) => !mirrored)
+        .flatMap(({ frames }) => frames.map(({ width }) => width / 2)),
+    );
+    const placed = placeSurface(wing);
+    const edge = millimetresFromMetres(
+      planformAt(placed, Math.min(metresFromMillimetres(half), placed.stations.at(-1)!.distance)).x,
+    );
+    const behind = balance - edge;
+    return (
+      <Fact key={wing.id} label={`Mark on ${(wing.name || wing.id).toLowerCase()}, fuselage side`}>
+        {formatLength(Math.abs(behind), units)} {behind >= 0 ? 'behind' : 'ahead of'} its edge
+      </Fact>
+    );
+  });
 }
 
 /** Supports of a balance stand and what a scale under each should read. */

@@ -1,3 +1,4 @@
+import { isLevel } from '@/core/2-document/schema/roles';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { memo, useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
@@ -6,7 +7,8 @@ import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { slidingItems } from '@/core/4-weight/placement';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
-import { extentsOf, placeAll } from '../drawing/outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { extentsOf } from '@/core/3-shape/outline/extents';
 import { itemHandle } from '../drawing/handles';
 import { HandleMark } from '../drawing/HandleMark';
 import { useSize } from '../drawing/useSize';
@@ -74,7 +76,7 @@ const Chords = memo(function Chords({
   readonly placed: readonly PlacedSurface[];
   readonly beam: BeamScale;
 }) {
-  const level = placed.filter(({ role }) => role !== 'fin' && role !== 'tipFin');
+  const level = placed.filter(isLevel);
   const middle = ({ stations: [root] }: PlacedSurface) => beam.u(millimetresFromMetres(root!.x + root!.chord / 2));
   // Names that would run into one another are pushed apart.
   const places = level.map((surface, index) =>
@@ -167,7 +169,12 @@ function Marks({ analysis, u }: MarksProps) {
   return (
     <g fontSize={12} fill="var(--color-graphite)">
       {window.forward !== null && window.aft !== null && window.aft > window.forward && (
-        <WindowMark from={u(millimetresFromMetres(window.forward))} to={u(millimetresFromMetres(window.aft))} top={BEAM - 12} bottom={BEAM + 12} />
+        <WindowMark
+          from={u(millimetresFromMetres(window.forward))}
+          to={u(millimetresFromMetres(window.aft))}
+          top={BEAM - 12}
+          bottom={BEAM + 12}
+        />
       )}
       {pitch.neutralPoint !== null && (
         <>
@@ -175,7 +182,11 @@ function Marks({ analysis, u }: MarksProps) {
           <text x={u(millimetresFromMetres(pitch.neutralPoint)) + 12} y={BEAM - 24} data-number="beam-neutral">
             neutral {formatLength(millimetresFromMetres(pitch.neutralPoint), units, 0)}
           </text>
-          <path d={`M${u(millimetresFromMetres(pitch.neutralPoint))} ${BEAM - 9} l10 -12`} stroke="var(--color-faint)" fill="none" />
+          <path
+            d={`M${u(millimetresFromMetres(pitch.neutralPoint))} ${BEAM - 9} l10 -12`}
+            stroke="var(--color-faint)"
+            fill="none"
+          />
         </>
       )}
       {balance !== undefined && (
@@ -195,7 +206,9 @@ function Ghost({ analysis, u }: MarksProps) {
   const balance = analysis.mass.cg?.[0];
   return (
     <g aria-hidden="true">
-      {analysis.pitch.neutralPoint !== null && <NeutralMark x={u(millimetresFromMetres(analysis.pitch.neutralPoint))} y={BEAM} faint />}
+      {analysis.pitch.neutralPoint !== null && (
+        <NeutralMark x={u(millimetresFromMetres(analysis.pitch.neutralPoint))} y={BEAM} faint />
+      )}
       {balance !== undefined && <BalanceMark x={u(millimetresFromMetres(balance))} y={BEAM - 3} faint />}
     </g>
   );
@@ -263,8 +276,8 @@ function Verdict() {
         Static margin <strong data-number="beam-margin">{decimal(pitch.staticMargin * 100, 1)} %</strong>
       </p>
       <p className="text-[13px] text-faint">
-        Window {formatLength(millimetresFromMetres(window.forward), units, 0)} to {formatLength(millimetresFromMetres(window.aft), units, 0)} from the
-        datum
+        Window {formatLength(millimetresFromMetres(window.forward), units, 0)} to{' '}
+        {formatLength(millimetresFromMetres(window.aft), units, 0)} from the datum
       </p>
     </div>
   );

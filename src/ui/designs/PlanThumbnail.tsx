@@ -1,5 +1,9 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { bodyPlan, extentsOf, type Outline, placeAll, planOutline } from '../drawing/outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { extentsOf } from '@/core/3-shape/outline/extents';
+import type { Path } from '@/core/3-shape/outline/path';
+import { svgPath } from '@/core/3-shape/outline/svgPath';
+import { bodyPlan, planOutline } from '@/core/3-shape/outline/views';
 
 interface PlanThumbnailProps {
   readonly design: Design;
@@ -12,13 +16,12 @@ export function PlanThumbnail({ design, width = 112, height = 64 }: PlanThumbnai
   const placed = placeAll(design.surfaces);
   const { xMin, xMax, yMax } = extentsOf(design, placed);
   const scale = Math.min(width / (2 * yMax), height / (xMax - xMin)) * 0.94;
-  const draw = (outline: Outline, mirror: 1 | -1) =>
-    `${outline
-      .map(
-        ([x, y], index) =>
-          `${index ? 'L' : 'M'}${(width / 2 + mirror * y * scale).toFixed(1)} ${((x - (xMin + xMax) / 2) * scale + height / 2).toFixed(1)}`,
-      )
-      .join(' ')} Z`;
+  const draw = (path: Path, mirror: 1 | -1) =>
+    svgPath(path, {
+      place: ([x, y]) => [width / 2 + mirror * y * scale, (x - (xMin + xMax) / 2) * scale + height / 2],
+      scale,
+      isMirrored: mirror === 1,
+    });
   return (
     <svg width={width} height={height} aria-hidden="true" className="shrink-0">
       <g fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1}>

@@ -7,7 +7,8 @@ import { useAppSelector } from '@/store/hooks';
 import { BalanceMark } from '../marks/marks';
 import { HandleMark } from './HandleMark';
 import type { Handle } from './handles';
-import { extentsOf, placeAll } from './outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { extentsOf } from '@/core/3-shape/outline/extents';
 import { useSize } from './useSize';
 import type { Zoom } from './useZoom';
 
@@ -81,7 +82,10 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
                 <path
                   key={`${surface.id}${side}`}
                   d={surface.stations
-                    .map(({ y, z }, index) => `${index ? 'L' : 'M'}${u(millimetresFromMetres(side * y))} ${v(millimetresFromMetres(z))}`)
+                    .map(
+                      ({ y, z }, index) =>
+                        `${index ? 'L' : 'M'}${u(millimetresFromMetres(side * y))} ${v(millimetresFromMetres(z))}`,
+                    )
                     .join(' ')}
                   fill="none"
                   strokeWidth={Math.max(2.5, 6 * scale)}
@@ -130,7 +134,8 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
                   strokeWidth={4}
                   paintOrder="stroke"
                 >
-                  {surface.source.name || surface.id}: tip {formatLength(millimetresFromMetres(tipRise(surface)), units)} up, as good as{' '}
+                  {surface.source.name || surface.id}: tip{' '}
+                  {formatLength(millimetresFromMetres(tipRise(surface)), units)} up, as good as{' '}
                   {decimal(effectiveDihedral(surface), 1)}°
                 </text>
               );

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
-import { bodySide, placeAll, planOutline, sideOutline } from './outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { bodySide, planOutline, sideOutline } from '@/core/3-shape/outline/views';
 import type { PlanFrame } from './planFrame';
 
 interface GhostOutlinesProps {
@@ -27,7 +28,7 @@ export function GhostOutlines({ design, frame }: GhostOutlinesProps) {
           <g key={surface.id}>
             {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} />)}
             {sideOutline(surface, 1).map((line, index) => (
-              <path key={`s${index}`} d={path(line, side, line.length > 2)} />
+              <path key={`s${index}`} d={path(line, side)} />
             ))}
           </g>
         );

@@ -10,7 +10,8 @@ import { DimensionEntry } from './DimensionEntry';
 import { GhostOutlines } from './GhostOutlines';
 import { HandleMark } from './HandleMark';
 import { type Handle, spanEdits } from './handles';
-import { extentsOf, placeAll } from './outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { extentsOf } from '@/core/3-shape/outline/extents';
 import { planFrame } from './planFrame';
 import { PlanGeometry } from './PlanGeometry';
 import { PlanMarks } from './PlanMarks';
@@ -68,7 +69,9 @@ export function PlanAndSide({
   const across = (station: { readonly y: number; readonly z: number }) =>
     focusUpright ? side(millimetresFromMetres(station.z)) : plan(millimetresFromMetres(station.y));
   const reach =
-    focus && tip ? millimetresFromMetres(Math.abs(focusUpright ? tip.z - focus.stations[0]!.z : tip.y - focus.stations[0]!.y)) : 0;
+    focus && tip
+      ? millimetresFromMetres(Math.abs(focusUpright ? tip.z - focus.stations[0]!.z : tip.y - focus.stations[0]!.y))
+      : 0;
   const setFieldsOf = (edits: FieldChange[]) => dispatch(setFields(edits));
 
   return (

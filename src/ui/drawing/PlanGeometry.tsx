@@ -1,8 +1,7 @@
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { memo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
-import { bodyPlan, bodySide, hingeLines, type Outline, planOutline, sideOutline } from './outlines';
+import { bodyPlan, bodySide, hingeLines, planOutline, rodLines, sideOutline } from '@/core/3-shape/outline/views';
 import type { PlanFrame } from './planFrame';
 
 interface PlanGeometryProps {
@@ -68,38 +67,31 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
               {outline &&
                 hingeLines(surface, 'plan')
                   .flatMap(both)
-                  .map((line, index) => (
-                    <path key={`h${index}`} d={path(line, plan, false)} fill="none" strokeWidth={1} />
-                  ))}
+                  .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
               {outline &&
-                surface.source.spars.map((spar) => {
-                  const root = surface.stations[0]!;
-                  const line: Outline = [
-                    [millimetresFromMetres(root.x) + spar.start.x, millimetresFromMetres(root.y) + spar.start.distanceFromRoot],
-                    [millimetresFromMetres(root.x) + spar.end.x, millimetresFromMetres(root.y) + spar.end.distanceFromRoot],
-                  ];
-                  return both(line).map((half, index) => (
+                rodLines(surface).flatMap((rod) =>
+                  both(rod.path).map((half, index) => (
                     <path
-                      key={`${spar.id}${index}`}
-                      d={path(half, plan, false)}
+                      key={`${rod.id}${index}`}
+                      d={path(half, plan)}
                       fill="none"
                       strokeWidth={2}
                       stroke="var(--color-rule)"
                     />
-                  ));
-                })}
+                  )),
+                )}
               {sideOutline(surface, steeper).map((line, index) => (
                 <path
                   key={`s${index}`}
-                  d={path(line, side, line.length > 2)}
-                  fill={line.length > 2 ? undefined : 'none'}
-                  strokeWidth={line.length > 2 ? 1.3 : index === 0 ? 3 : 1.5}
+                  d={path(line, side)}
+                  fill={line.isClosed ? undefined : 'none'}
+                  strokeWidth={line.isClosed ? 1.3 : index === 0 ? 3 : 1.5}
                   opacity={index === 0 ? 1 : 0.55}
                 />
               ))}
               {!shape &&
                 hingeLines(surface, 'side').map((line, index) => (
-                  <path key={`v${index}`} d={path(line, side, false)} fill="none" strokeWidth={1} />
+                  <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
                 ))}
             </g>
           );

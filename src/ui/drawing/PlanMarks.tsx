@@ -24,7 +24,12 @@ export const PlanMarks = memo(function PlanMarks({ frame, placed, withAir }: Pla
   return (
     <>
       {forward !== null && aft !== null && aft > forward && (
-        <WindowMark from={u(millimetresFromMetres(forward))} to={u(millimetresFromMetres(aft))} top={centreLine - 5} bottom={centreLine + 5} />
+        <WindowMark
+          from={u(millimetresFromMetres(forward))}
+          to={u(millimetresFromMetres(aft))}
+          top={centreLine - 5}
+          bottom={centreLine + 5}
+        />
       )}
       {neutral !== null && <NeutralMark x={u(millimetresFromMetres(neutral))} y={centreLine} />}
       {withAir && <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={centreLine} />}

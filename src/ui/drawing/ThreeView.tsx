@@ -6,7 +6,8 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
-import { extentsOf, placeAll } from './outlines';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { extentsOf } from '@/core/3-shape/outline/extents';
 import { bodySolid, surfaceSolid, type Triangles } from './solids';
 
 const STEEPER = [1, 3, 6] as const;

@@ -36,7 +36,6 @@ export function spanEdits(surface: Surface, factor: number): FieldChange[] {
 export type Snap = (length: number) => number;
 const TENTHS: Snap = (length) => Math.round(length * 10) / 10;
 
-
 function isUpright(placed: PlacedSurface): boolean {
   return Math.abs(placed.stations.at(-1)!.z - placed.stations[0]!.z) > 0.7 * placed.stations.at(-1)!.distance;
 }

@@ -1,4 +1,6 @@
-import type { Extents, Outline } from './outlines';
+import type { Extents } from '@/core/3-shape/outline/extents';
+import { mirrored, type Path } from '@/core/3-shape/outline/path';
+import { svgPath } from '@/core/3-shape/outline/svgPath';
 import type { Zoom } from './useZoom';
 
 const PADDING = 46;
@@ -19,9 +21,9 @@ export interface PlanFrame {
   readonly u: (x: number) => number;
   readonly plan: (y: number) => number;
   readonly side: (z: number) => number;
-  readonly path: (outline: Outline, vertical: (v: number) => number, close?: boolean) => string;
+  readonly path: (path: Path, vertical: (v: number) => number) => string;
   /** The right half, and the left one where both are drawn. */
-  readonly both: (outline: Outline) => readonly Outline[];
+  readonly both: (path: Path) => readonly Path[];
 }
 
 interface FrameInput {
@@ -61,8 +63,7 @@ export function planFrame({ width, height, extents, whole, sideOnly, zoom }: Fra
     u,
     plan: (y) => centreLine - y * scale,
     side: (z) => datum - z * scale,
-    path: (outline, vertical, close = true) =>
-      `${outline.map(([x, v], index) => `${index === 0 ? 'M' : 'L'}${u(x).toFixed(2)} ${vertical(v).toFixed(2)}`).join(' ')}${close ? ' Z' : ''}`,
-    both: (outline) => (whole ? [outline, outline.map(([x, y]) => [x, -y] as const)] : [outline]),
+    path: (path, vertical) => svgPath(path, { place: ([x, v]) => [u(x), vertical(v)], scale, isMirrored: true }),
+    both: (path) => (whole ? [path, mirrored(path)] : [path]),
   };
 }

@@ -74,7 +74,7 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
         <span className={`mr-1.5 inline-flex items-center gap-1 align-text-bottom font-semibold ${head}`}>
           {icon} {word}
         </span>
-        <span className="mr-1.5 text-faint">{STAGES.find(({ id }) => id === finding.stage)?.name}</span>
+        <span className="mr-1.5 text-faint">{STAGES[finding.stage].title}</span>
         <Say words={finding.message} />
       </p>
       {finding.remedies.length > 0 && (

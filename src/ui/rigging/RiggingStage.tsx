@@ -1,3 +1,4 @@
+import { isLevel, isPitchTail } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { useState } from 'react';
 import type { Analysis } from '@/core/analyse';
@@ -20,7 +21,7 @@ const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(r
 /** Angles against the datum, what they do, and the shim that mends them. */
 export function RiggingStage({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
-  const level = design.surfaces.filter(({ role }) => role !== 'fin' && role !== 'tipFin');
+  const level = design.surfaces.filter(isLevel);
   if (level.length === 0) return <p className="p-3 text-sm text-faint">Nothing is drawn yet.</p>;
   return (
     <>
@@ -105,7 +106,7 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return null;
   const { trim, rigging } = analysis;
-  const tail = design.surfaces.find(({ role }) => role === 'tailplane' || role === 'vTail' || role === 'canard');
+  const tail = design.surfaces.find(isPitchTail);
   const change = tail && trim.tailIncidence !== null ? degreesFromRadians(trim.tailIncidence) - tail.incidence : null;
   const shim = tail && change !== null ? shimFor(tail.stations[0]!.chord, change) : null;
   return (

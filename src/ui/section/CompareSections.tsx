@@ -12,11 +12,11 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
-import { KIND_NAMES } from './SectionEditor';
+import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
 
 const SectionPolarChart = lazy(() => import('./SectionPolarChart'));
 
-const OTHERS = (Object.keys(KIND_NAMES) as SectionKind[]).filter((kind) => kind !== 'coordinates');
+const OTHERS = SECTION_KINDS.filter((kind) => SECTION_BUILDS[kind].fresh !== null);
 
 /** This section beside another, on the whole aircraft at its weight and Reynolds number. */
 interface CompareSectionsProps {
@@ -62,8 +62,8 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
   const beside = kind === '' ? (section.kind === 'flatPlate' ? 'curvedPlate' : 'flatPlate') : kind;
   const fresh = freshSection(beside, section);
   const curves = [
-    { name: KIND_NAMES[section.kind].toLowerCase(), section, chord, reynolds },
-    ...(fresh ? [{ name: KIND_NAMES[beside].toLowerCase(), section: fresh, chord, reynolds }] : []),
+    { name: SECTION_BUILDS[section.kind].name.toLowerCase(), section, chord, reynolds },
+    ...(fresh ? [{ name: SECTION_BUILDS[beside].name.toLowerCase(), section: fresh, chord, reynolds }] : []),
   ];
 
   const rows: readonly (readonly [string, (analysis: Analysis) => string])[] = [
@@ -81,7 +81,7 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
         <SelectField
           label="The other built as"
           value={kind}
-          options={[['' as const, 'as it is'], ...OTHERS.map((other) => [other, KIND_NAMES[other]] as const)]}
+          options={[['' as const, 'as it is'], ...OTHERS.map((other) => [other, SECTION_BUILDS[other].name] as const)]}
           onChange={setKind}
         />
         {surface.construction && (

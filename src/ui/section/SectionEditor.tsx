@@ -6,7 +6,6 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import { freshSection } from '@/core/3-shape/section/freshSection';
 import { decimal } from '@/words/formatQuantity';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
-import type { QuantityKind } from '@/words/parseQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { readCoordinates } from '@/files/coordinateFile';
@@ -15,57 +14,8 @@ import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
-
-export const KIND_NAMES: Record<SectionKind, string> = {
-  flatPlate: 'Flat sheet',
-  steppedPlate: 'Stepped sheet',
-  curvedPlate: 'Curved over ribs',
-  foldedOverSpar: 'Folded over a spar',
-  fourDigit: 'Hot-wired, four-digit',
-  reflexed: 'Reflexed sheet',
-  coordinates: 'From coordinates',
-};
-
-interface FieldSpec {
-  readonly key: SectionKey;
-  readonly label: string;
-  readonly kind: QuantityKind;
-}
-
-/** Numbers of any kind of section. */
-type SectionKey =
-  | 'thickness'
-  | 'boardThickness'
-  | 'camber'
-  | 'camberPosition'
-  | 'stepPosition'
-  | 'sparHeight'
-  | 'sparPosition'
-  | 'bottomLength'
-  | 'rearBevel'
-  | 'thicknessRatio'
-  | 'bendPosition'
-  | 'bendAngle';
-
-const spec = (key: SectionKey, label: string, kind: QuantityKind): FieldSpec => ({ key, label, kind });
-const BOARD = spec('thickness', 'Board', 'length');
-const CAMBER = [spec('camber', 'Camber', 'percent'), spec('camberPosition', 'Camber at', 'percent')];
-
-const FIELDS: Record<SectionKind, readonly FieldSpec[]> = {
-  flatPlate: [BOARD],
-  steppedPlate: [BOARD, spec('stepPosition', 'Step at', 'percent')],
-  curvedPlate: [BOARD, ...CAMBER],
-  foldedOverSpar: [
-    spec('boardThickness', 'Board', 'length'),
-    spec('sparHeight', 'Spar height', 'length'),
-    spec('sparPosition', 'Spar at', 'percent'),
-    spec('bottomLength', 'Lower skin to', 'percent'),
-    spec('rearBevel', 'Rear bevel', 'length'),
-  ],
-  fourDigit: [...CAMBER, spec('thicknessRatio', 'Thickness', 'percent')],
-  reflexed: [BOARD, ...CAMBER, spec('bendPosition', 'Bent up at', 'percent'), spec('bendAngle', 'Bend', 'angle')],
-  coordinates: [],
-};
+import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
+import { SECTION_FORMS, type SectionField, type SectionKey } from './sectionForms';
 
 interface SectionEditorProps {
   readonly surface: Surface;
@@ -117,9 +67,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
         ),
       );
   };
-  const kinds = (Object.keys(KIND_NAMES) as SectionKind[]).filter(
-    (kind) => kind !== 'coordinates' || kind === root.kind,
-  );
+  const kinds = SECTION_KINDS.filter((kind) => kind !== 'coordinates' || kind === root.kind);
   return (
     <Section
       title="Section"
@@ -153,7 +101,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
           <SelectField
             label="Built as"
             value={root.kind}
-            options={kinds.map((kind) => [kind, KIND_NAMES[kind]] as const)}
+            options={kinds.map((kind) => [kind, SECTION_BUILDS[kind].name] as const)}
             onChange={setKind}
           />
         </div>
@@ -166,7 +114,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
           ]}
           onChange={(scope) => setAlone(scope === 'one')}
         />
-        {FIELDS[root.kind].map(({ key, label, kind }) => {
+        {(SECTION_FORMS[root.kind].fields as readonly SectionField[]).map(({ key, label, kind }) => {
           const factor = kind === 'percent' ? 100 : 1;
           const value = (root as unknown as Record<string, number>)[key]!;
           return (

@@ -2,7 +2,12 @@ import { field } from '@/core/2-document/edit/field';
 import { useMemo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { type Face, foldPattern, type FoldPattern } from '@/core/3-shape/pattern/foldPattern';
+import { buildOf } from '@/core/3-shape/section/kinds';
+import type { LineKind } from '@/core/3-shape/outline/partOutline';
+import type { Point } from '@/core/3-shape/outline/path';
+import { svgPath } from '@/core/3-shape/outline/svgPath';
+import { stripOutline } from '@/core/3-shape/pattern/stripOutline';
+import { type Face, type FoldPattern } from '@/core/3-shape/pattern/foldPattern';
 import { camberLine, contourOf, thicknessOf } from '@/core/3-shape/section/contour';
 import { sectionSheet } from '@/core/4-weight/boardParts';
 import { decimal, formatLength } from '@/words/formatQuantity';
@@ -12,6 +17,7 @@ import { useSize } from '../drawing/useSize';
 import { SelectField } from '../fields/SelectField';
 import { useChosenStation } from '../surface/useChosen';
 import { Say } from '../numbers/Say';
+import { SECTION_FORMS } from './sectionForms';
 import { useFoldsOf } from './TrialFolds';
 
 const MARGIN = 40;
@@ -60,7 +66,7 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
       ' ',
     );
   const folds = useFoldsOf(surface.construction?.material);
-  const pattern = section.kind === 'foldedOverSpar' ? foldPattern(section, chord, { folds, scored }) : null;
+  const pattern = buildOf(section).pattern?.(section, chord, { folds, scored }) ?? null;
   const spar = section.kind === 'foldedOverSpar' ? section : null;
   const where = station === 0 ? 'root' : station === surface.stations.length - 1 ? 'tip' : `station ${station + 1}`;
   const low = Math.min(...contour.lower);
@@ -167,12 +173,12 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
             Cut a strip of{' '}
             <strong>
               {formatLength(
-                sectionSheet(section, chord).lengthRatio * (section.kind === 'fourDigit' ? 1 : chord),
+                sectionSheet(section, chord).lengthRatio * (SECTION_FORMS[section.kind].cut === 'block' ? 1 : chord),
                 units,
                 1,
               )}
             </strong>
-            {section.kind === 'fourDigit' ? ' of mean thickness from a block' : ' along the faces'}.
+            {SECTION_FORMS[section.kind].cut === 'block' ? ' of mean thickness from a block' : ' along the faces'}.
           </p>
         )}
       </div>
@@ -204,12 +210,18 @@ function innerFace(
   return `M${points.slice(1)}`;
 }
 
-const LINE_LOOK = {
-  edge: { dash: undefined, width: 1.6 },
-  spar: { dash: '8 3', width: 1.2 },
+/** How each kind of line is drawn; the same on paper later. */
+const LINE_LOOK: Record<LineKind, { readonly dash: string | undefined; readonly width: number }> = {
   score: { dash: '2 3', width: 1 },
+  dent: { dash: '1 4', width: 1.6 },
+  peel: { dash: '6 2', width: 0.8 },
   bevel: { dash: '10 3 2 3', width: 1 },
-} as const;
+  hinge: { dash: '12 3', width: 1.2 },
+  mark: { dash: '8 3', width: 1.2 },
+};
+
+/** Height of the strip on the sheet [px]. */
+const STRIP_TALL = 84;
 
 /** Words near an end of the strip stay on it. */
 const anchorAt = (share: number) => (share < 0.12 ? 'start' : share > 0.88 ? 'end' : 'middle');
@@ -226,33 +238,30 @@ function Strip({
 }) {
   const units = useAppSelector((state) => state.settings.units);
   const scale = (width - 2 * MARGIN) / pattern.cutWidth;
-  const tall = 84;
   const named = pattern.lines.filter(({ words }) => words !== '');
+  const part = stripOutline(pattern, 'Strip', STRIP_TALL / scale);
+  const paper = { place: ([x, y]: Point): Point => [MARGIN + x * scale, top + y * scale], scale, isMirrored: true };
   return (
     <g data-testid="strip">
       <text x={14} y={top - 12} fontSize={12} fill="var(--color-faint)">
         Strip to cut, seen from {pattern.keptFace === 'outer' ? 'the inside: score here' : 'the outside: cut here'}
       </text>
-      <rect x={MARGIN} y={top} width={pattern.cutWidth * scale} height={tall} fill="var(--color-sheet)" />
-      {pattern.lines.map(({ at, kind }, index) => (
+      <path d={svgPath(part.edge, paper)} fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1.6} />
+      {part.lines.map(({ kind, path }, index) => (
         <path
           key={index}
-          d={`M${MARGIN + at * scale} ${top} v${tall}`}
+          d={svgPath(path, paper)}
           stroke="var(--color-graphite)"
           strokeWidth={LINE_LOOK[kind].width}
           strokeDasharray={LINE_LOOK[kind].dash}
         />
       ))}
-      <path
-        d={`M${MARGIN} ${top} h${pattern.cutWidth * scale} M${MARGIN} ${top + tall} h${pattern.cutWidth * scale}`}
-        stroke="var(--color-graphite)"
-      />
       <g fontSize={11.5} fill="var(--color-graphite)">
         {named.map(({ at, words }, index) => (
           <text
             key={words}
             x={MARGIN + at * scale}
-            y={top + tall + 16 + (index % 2) * 15}
+            y={top + STRIP_TALL + 16 + (index % 2) * 15}
             textAnchor={anchorAt(at / pattern.cutWidth)}
           >
             {words} {formatLength(at, units, 1)}

@@ -1,3 +1,4 @@
+import { buildOf } from '@/core/3-shape/section/kinds';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { chordSquareToEdge } from '@/core/3-shape/pattern/foldPattern';
@@ -44,7 +45,7 @@ export function SectionStage({ design }: { readonly design: Design }) {
       <SectionEditor surface={surface} station={station} />
       <SquareToEdge surface={surface} />
       <Rods surface={surface} />
-      {material && surface.stations[station]!.section.kind === 'foldedOverSpar' && <TrialFolds material={material} />}
+      {material && buildOf(surface.stations[station]!.section).pattern && <TrialFolds material={material} />}
       <CompareSections design={design} surface={surface} station={station} />
     </>
   );

@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { Check, Circle, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '@/store/hooks';
-import { STAGES, stageState } from '../stages/stages';
+import { STAGE_LIST, stageState } from '../stages/stages';
 
 const ICON = {
   stop: <OctagonAlert size={15} className="text-stop" aria-hidden="true" />,
@@ -18,7 +18,7 @@ export function StageList({ id }: { readonly id: string }) {
   return (
     <nav aria-label="Stages" className="w-[132px] shrink-0 border-r border-rule">
       <ol>
-        {STAGES.map(({ id: stage, name }) => {
+        {STAGE_LIST.map(({ path: stage, title }) => {
           const { state, count } = design
             ? stageState(design, findings ?? [], stage)
             : { state: 'not started' as const, count: 0 };
@@ -33,7 +33,7 @@ export function StageList({ id }: { readonly id: string }) {
                   )
                 }
               >
-                <span className="block font-medium">{name}</span>
+                <span className="block font-medium">{title}</span>
                 <span className="flex items-center gap-1 text-xs text-faint">
                   {findings ? (
                     <>

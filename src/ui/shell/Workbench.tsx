@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSurroundings } from '../surroundings';
-import { STAGES } from '../stages/stages';
+import { stageAt } from '../stages/stages';
 import { Button } from './buttons';
 import { OpenDesign } from './OpenDesign';
 import { redone, undone } from '@/store/documentSlice';
@@ -16,7 +16,6 @@ export function Workbench() {
   const openId = useAppSelector((state) => state.session.id);
   const [missing, setMissing] = useState(false);
   const dispatch = useAppDispatch();
-  const known = STAGES.find((candidate) => candidate.id === stage)?.id ?? 'wing';
 
   useEffect(() => {
     let current = true;
@@ -46,7 +45,7 @@ export function Workbench() {
 
   if (missing) return <Missing />;
   if (!isOpen || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
-  return <OpenDesign id={id} stage={known} notice={NOTICE} />;
+  return <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />;
 }
 
 function ConflictBar() {

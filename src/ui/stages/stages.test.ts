@@ -4,7 +4,7 @@ import { demoDesign } from '#/demo';
 import { blankDesign } from '@/core/2-document/starts';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Finding } from '@/core/7-verdict/finding';
-import { STAGES, stageState } from './stages';
+import { STAGE_LIST, stageState } from './stages';
 
 const finding = (stage: Finding['stage'], severity: Finding['severity']): Finding => ({
   id: `${stage}-${severity}`,
@@ -20,7 +20,9 @@ describe('state of a stage', () => {
   const blank = blankDesign('New');
 
   test('nothing has begun on an empty sheet', () => {
-    expect(STAGES.map(({ id }) => stageState(blank, [], id).state)).toEqual(STAGES.map(() => 'not started'));
+    expect(STAGE_LIST.map(({ path }) => stageState(blank, [], path).state)).toEqual(
+      STAGE_LIST.map(() => 'not started'),
+    );
   });
 
   test('a word in the brief begins it', () => {

@@ -1,57 +1,48 @@
-import { briefSchema } from '@/core/2-document/schema/brief';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
+import { balance } from '../balance/stage';
+import { brief } from '../brief/stage';
+import { rigging } from '../rigging/stage';
+import { section } from '../section/stage';
+import { stability } from '../stability/stage';
+import { tail } from '../surface/tailStage';
+import { wing } from '../surface/wingStage';
+import { weights } from '../weights/stage';
+import type { StageEntry } from './stage';
 
-/** The stages in working order. */
-export const STAGES: readonly { readonly id: Stage; readonly name: string }[] = [
-  { id: 'brief', name: 'Brief' },
-  { id: 'wing', name: 'Wing' },
-  { id: 'section', name: 'Section' },
-  { id: 'tail', name: 'Tail' },
-  { id: 'rigging', name: 'Rigging' },
-  { id: 'weights', name: 'Weights' },
-  { id: 'balance', name: 'Balance' },
-  { id: 'stability', name: 'Stability' },
-];
+/** The stages in working order; one that findings speak of and that is not here does not compile. */
+export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: Path } } = {
+  brief,
+  wing,
+  section,
+  tail,
+  rigging,
+  weights,
+  balance,
+  stability,
+};
+
+export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);
+
+/** The stage at an address, the wing where there is none. */
+export const stageAt = (path: string): StageEntry => STAGE_LIST.find((stage) => stage.path === path) ?? wing;
 
 export type StageState = 'stop' | 'look again' | 'in order' | 'not started';
-
-const EMPTY_BRIEF = JSON.stringify(briefSchema.parse({}));
-const TAIL_ROLES: ReadonlySet<string> = new Set(['tailplane', 'vTail', 'canard', 'fin', 'tipFin']);
-
-/** Whether there is anything yet to judge at a stage. */
-function isStarted(design: Design, stage: Stage): boolean {
-  const hasWing = design.surfaces.some(({ role }) => role === 'wing');
-  const hasMass = design.massItems.length > 0;
-  switch (stage) {
-    case 'brief':
-      return hasWing || JSON.stringify(design.brief) !== EMPTY_BRIEF;
-    case 'wing':
-    case 'section':
-    case 'rigging':
-      return hasWing;
-    case 'tail':
-      return design.surfaces.some(
-        ({ role, controls }) => TAIL_ROLES.has(role) || controls.some((control) => control.function === 'elevon'),
-      );
-    case 'weights':
-      return hasMass;
-    case 'balance':
-    case 'stability':
-      return hasWing && hasMass;
-  }
-}
 
 /** State of a stage from its findings, in words and as a shape. */
 export function stageState(
   design: Design,
   findings: readonly Finding[],
-  stage: Stage,
+  path: Stage,
 ): { state: StageState; count: number } {
-  const own = findings.filter((finding) => finding.stage === stage);
+  const own = findings.filter((finding) => finding.stage === path);
   const has = (severity: Finding['severity']) => own.some((finding) => finding.severity === severity);
-  return {
-    state: has('stop') ? 'stop' : has('caution') ? 'look again' : isStarted(design, stage) ? 'in order' : 'not started',
-    count: own.length,
-  };
+  const state = has('stop')
+    ? 'stop'
+    : has('caution')
+      ? 'look again'
+      : STAGES[path].isStarted(design)
+        ? 'in order'
+        : 'not started';
+  return { state, count: own.length };
 }

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
@@ -21,7 +22,8 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
   const name = surface.name || surface.id;
   const set = useSet();
   const other = design.surfaces.find(
-    ({ id, role }) => id !== surface.id && isWing(role) && isWing(surface.role) && surface.role !== role,
+    (candidate) =>
+      candidate.id !== surface.id && isWing(candidate) && isWing(surface) && candidate.role !== surface.role,
   );
   const remove = () => {
     dispatch(removeSurface(surface.id));
@@ -90,5 +92,3 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
     </Section>
   );
 }
-
-const isWing = (role: Surface['role']) => role === 'wing' || role === 'secondWing';

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { SurfaceRole } from '@/core/2-document/schema/surface';
@@ -25,8 +26,6 @@ interface SurfaceStageProps {
   readonly empty: string;
 }
 
-const WINGS: ReadonlySet<SurfaceRole> = new Set(['wing', 'secondWing']);
-
 /** Editor of the surfaces of some roles, one at a time, with what follows from them. */
 export function SurfaceStage({ design, roles, kinds, empty }: SurfaceStageProps) {
   const dispatch = useAppDispatch();
@@ -39,7 +38,7 @@ export function SurfaceStage({ design, roles, kinds, empty }: SurfaceStageProps)
         <AddSurface design={design} kinds={kinds} />
       </div>
     );
-  const isWing = WINGS.has(surface.role);
+  const isOfWing = isWing(surface);
   return (
     <>
       <SurfacePicker
@@ -47,15 +46,15 @@ export function SurfaceStage({ design, roles, kinds, empty }: SurfaceStageProps)
         chosen={surface.id}
         onChoose={(id) => dispatch(surfaceChosen({ surface: id }))}
       />
-      {isWing && <WingSizeFields design={design} />}
-      {!isWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
-      {!isWing && <TailSchools key={`schools-${surface.id}`} surface={surface} />}
+      {isOfWing && <WingSizeFields design={design} />}
+      {!isOfWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
+      {!isOfWing && <TailSchools key={`schools-${surface.id}`} surface={surface} />}
       <PlanformFields key={`planform-${surface.id}`} surface={surface} />
       {surface.mirrored && <DihedralFields key={`dihedral-${surface.id}`} surface={surface} />}
-      {isWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
+      {isOfWing && <PlaceFields key={`place-${surface.id}`} design={design} surface={surface} />}
       <StationsTable key={`stations-${surface.id}`} surface={surface} />
       <ControlsEditor key={`controls-${surface.id}`} design={design} surface={surface} />
-      {isWing ? <WingNumbers /> : <TailNumbers id={surface.id} />}
+      {isOfWing ? <WingNumbers /> : <TailNumbers id={surface.id} />}
       <div className="px-3 py-2.5">
         <AddSurface design={design} kinds={kinds} />
       </div>

@@ -1,6 +1,7 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import { useState } from 'react';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { isFin, type TailSchool, type TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
+import { type TailSchool, type TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import { Lock, LockOpen } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -88,7 +89,9 @@ function SpanBySheets({ design }: { readonly design: Design }) {
         options={sides.map((length) => [String(length), formatLength(length, units)] as const)}
         onChange={setSide}
       />
-      <Button onClick={() => dispatch(resizeWing('span', metresFromMillimetres(spanFromSheets(chosen, Number(count)))))}>
+      <Button
+        onClick={() => dispatch(resizeWing('span', metresFromMillimetres(spanFromSheets(chosen, Number(count)))))}
+      >
         Span {formatLength(spanFromSheets(chosen, Number(count)), units, 0)}
       </Button>
     </div>
@@ -98,7 +101,7 @@ function SpanBySheets({ design }: { readonly design: Design }) {
 function TooLong({ design }: { readonly design: Design }) {
   const units = useAppSelector((state) => state.settings.units);
   return panelsTooLong(design)
-    .filter(({ panel }) => design.surfaces.some(({ id, role }) => id === panel.surface && /wing/i.test(role)))
+    .filter(({ panel }) => design.surfaces.some((surface) => surface.id === panel.surface && isWing(surface)))
     .map(({ panel, limit, because }) => (
       <p
         key={`${panel.surface}${panel.from}`}

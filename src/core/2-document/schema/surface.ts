@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { bounded, identifier, point, shortText } from './limits';
+import { SURFACE_ROLES } from './roles';
 import { sectionSchema } from './section';
-
-export const SURFACE_ROLES = ['wing', 'secondWing', 'tailplane', 'canard', 'fin', 'vTail', 'tipFin'] as const;
 
 export const stationSchema = z.strictObject({
   distanceFromRoot: bounded(
@@ -166,7 +165,7 @@ export const surfaceSchema = z
   });
 
 export type Surface = z.output<typeof surfaceSchema>;
-export type SurfaceRole = Surface['role'];
+export type { SurfaceRole } from './roles';
 export type Station = z.output<typeof stationSchema>;
 export type Control = z.output<typeof controlSchema>;
 export type ControlFunction = Control['function'];

@@ -1,6 +1,12 @@
 import type { Section } from '@/core/2-document/schema/section';
 import type { Surface, SurfaceRole } from '@/core/2-document/schema/surface';
-import { metresFromMillimetres, type Radians, radiansFromDegrees, vectorFromPoint, type Metres } from '@/core/1-base/units/convert';
+import {
+  metresFromMillimetres,
+  type Radians,
+  radiansFromDegrees,
+  vectorFromPoint,
+  type Metres,
+} from '@/core/1-base/units/convert';
 
 /** A station in space, right side, SI. The chord runs along x: angles enter the boundary condition, not the lattice. */
 export interface PlacedStation {
@@ -108,3 +114,5 @@ export function planformAt(surface: PlacedSurface, distance: number): PlanformPo
 export function developedLength(surface: PlacedSurface): number {
   return surface.stations.at(-1)!.distance;
 }
+
+export const placeAll = (surfaces: readonly Surface[]): PlacedSurface[] => surfaces.map(placeSurface);

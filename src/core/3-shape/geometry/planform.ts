@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import type { Fraction, Metres, SquareMetres } from '@/core/1-base/units/convert';
 import type { PlacedSurface } from './layout';
 
@@ -90,7 +91,7 @@ export interface Reference {
 
 /** Surfaces whose area is the reference area. */
 export function referenceSurfaces(surfaces: readonly PlacedSurface[]): PlacedSurface[] {
-  return surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+  return surfaces.filter(isWing);
 }
 
 /** Reference area, span and mean chord of all wings together; null when there is no wing with area. */

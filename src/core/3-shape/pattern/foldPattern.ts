@@ -77,11 +77,17 @@ export function bendCorrection(folds: readonly SeenFold[], scored: Face): number
 /** Scores lie this many board thicknesses apart round the nose. */
 const SCORE_SPACING = 1.5;
 
+/** How it is folded: the face that is worked, and what trial folds of the board showed. */
+export interface FoldOptions {
+  readonly folds?: readonly SeenFold[];
+  readonly scored: Face;
+}
+
 /** The strip for one chord [mm]. */
 export function foldPattern(
   section: SectionOf<'foldedOverSpar'>,
   chord: number,
-  { folds = [], scored }: { readonly folds?: readonly SeenFold[]; readonly scored: Face },
+  { folds = [], scored }: FoldOptions,
 ): FoldPattern {
   const t = section.boardThickness;
   const a = section.sparPosition * chord;

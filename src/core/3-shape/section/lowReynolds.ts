@@ -1,4 +1,6 @@
 import type { Section, SectionKind } from '@/core/2-document/schema/section';
+import { SECTION_BUILDS } from './kinds';
+import type { SectionFamily } from './kinds/kind';
 import { camberLine, contourOf, thicknessOf } from './contour';
 
 /**
@@ -15,7 +17,7 @@ import { camberLine, contourOf, thicknessOf } from './contour';
  *
  * Range: Re 2·10⁴ to 5·10⁵; outside it the end value is used and the band doubled.
  */
-export type SectionFamily = 'flatPlate' | 'curvedPlate' | 'thick';
+export type { SectionFamily } from './kinds/kind';
 
 interface TableRow {
   /** Greatest lift coefficient without camber, and its growth with camber (fraction of chord). */
@@ -81,19 +83,6 @@ export interface SectionData {
   readonly outsideTable: boolean;
 }
 
-/** Thickness from which a section behaves as thick. */
-const THICK = 0.055;
-
-const FAMILY: Record<SectionKind, (camber: number, thickness: number) => SectionFamily> = {
-  flatPlate: () => 'flatPlate',
-  steppedPlate: () => 'flatPlate',
-  reflexed: (camber) => (Math.abs(camber) > 0.02 ? 'curvedPlate' : 'flatPlate'),
-  curvedPlate: () => 'curvedPlate',
-  foldedOverSpar: (_, thickness) => (thickness > THICK ? 'thick' : 'curvedPlate'),
-  fourDigit: (_, thickness) => (thickness > THICK ? 'thick' : 'curvedPlate'),
-  coordinates: (_, thickness) => (thickness > THICK ? 'thick' : 'curvedPlate'),
-};
-
 /** Camber beyond which more brings no more lift. */
 const MOST_USEFUL_CAMBER = 0.08;
 
@@ -122,7 +111,7 @@ export function sectionDataOf(
   { camber, thicknessRatio }: SectionShape,
   reynolds: number,
 ): SectionData {
-  const family = FAMILY[kind](camber, thicknessRatio);
+  const family = SECTION_BUILDS[kind].family(camber, thicknessRatio);
   const rows = TABLE[family];
   const bounded = Math.min(REYNOLDS.at(-1)!, Math.max(REYNOLDS[0], reynolds));
   let upper = 1;

@@ -1,6 +1,10 @@
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Brief } from '@/core/2-document/schema/brief';
-import { kilogramsPerSquareMetre, type KilogramsPerSquareMetre, type MetresPerSecond } from '@/core/1-base/units/convert';
+import {
+  kilogramsPerSquareMetre,
+  type KilogramsPerSquareMetre,
+  type MetresPerSecond,
+} from '@/core/1-base/units/convert';
 import { distance, metresPerSecond, say, type Words } from '@/core/1-base/words/phrase';
 
 /** One thing that bounds a speed, and why. SI. */

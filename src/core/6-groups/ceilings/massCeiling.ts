@@ -1,6 +1,15 @@
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
-import { metresFromMillimetres, type Fraction, type Kilograms, type KilogramsPerCubicMetre, type Metres, type MetresPerSecond, type Newtons, type SquareMetres } from '@/core/1-base/units/convert';
+import {
+  metresFromMillimetres,
+  type Fraction,
+  type Kilograms,
+  type KilogramsPerCubicMetre,
+  type Metres,
+  type MetresPerSecond,
+  type Newtons,
+  type SquareMetres,
+} from '@/core/1-base/units/convert';
 import type { Surface } from '@/core/2-document/schema/surface';
 
 /** How heavy it may get for one reason [kg]; null with the reason when it cannot be said. */

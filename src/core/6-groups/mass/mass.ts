@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll } from '@/core/3-shape/geometry/layout';
 import { weigh } from '@/core/4-weight/massModel';
 import { numbersGroup } from '../group';
 import { maybe, quantity, text, vector } from '../keys';
@@ -51,7 +51,7 @@ export const mass = numbersGroup(keys, {
   },
   // Weights are known before there is a wing to solve.
   empty: (why, design) => {
-    const { properties, parts } = weigh(design, design.surfaces.map(placeSurface));
+    const { properties, parts } = weigh(design, placeAll(design.surfaces));
     return {
       total: properties?.total ?? null,
       cg: properties?.centreOfGravity ?? null,

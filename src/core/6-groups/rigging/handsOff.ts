@@ -1,3 +1,4 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { longitudinal } from '@/core/5-aero/aeroModel';
 import { controlCase } from '@/core/5-aero/flowCase';
@@ -37,7 +38,6 @@ export interface HandsOff {
 
 /** Share of C_Lmax that hands-off flight may ask. */
 export const HANDS_OFF_SHARE = 0.85;
-const LEVEL_ROLES: ReadonlySet<string> = new Set(['wing', 'secondWing', 'tailplane', 'canard', 'vTail']);
 
 interface HandsOffInput {
   readonly about: Vector3;
@@ -55,7 +55,7 @@ export function handsOff(model: AeroModel, input: HandsOffInput): HandsOff {
   const lift = isStable ? liftAtFullCommand(model, 0, about) : null;
   const state = model.stateAt(alpha, command);
   const lines = model.lattice.surfaces.flatMap((surface, index): RiggingLine[] => {
-    if (!LEVEL_ROLES.has(surface.role)) return [];
+    if (isFin(surface)) return [];
     const turned = controlCase(model.matrices, 'symmetric', surfaceMask(model.lattice, index));
     const change = longitudinal(loadChange(model.matrices, state, turned, about), alpha, model.reference);
     const liftPerRadian = isStable ? change.lift - (liftSlope * change.moment) / momentSlope : 0;

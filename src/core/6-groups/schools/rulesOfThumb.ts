@@ -1,3 +1,4 @@
+import { isAftTail, isLifting } from '@/core/2-document/schema/roles';
 import type { Metres } from '@/core/1-base/units/convert';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference } from '@/core/3-shape/geometry/planform';
@@ -19,7 +20,7 @@ export interface School {
  */
 export function balanceSchools(surfaces: readonly PlacedSurface[], reference: Reference): School[] {
   const wings = surfaces
-    .filter(({ role }) => role === 'wing' || role === 'secondWing' || role === 'canard')
+    .filter(isLifting)
     .flatMap((surface) => integratePlanforms([surface]) ?? [])
     .sort((a, b) => a.meanChordLeadingEdge - b.meanChordLeadingEdge);
   const quarter = reference.meanChordLeadingEdge + reference.meanChord / 4;
@@ -32,7 +33,7 @@ export function balanceSchools(surfaces: readonly PlacedSurface[], reference: Re
       from: quarter,
       to: quarter,
     };
-    if (surfaces.some(({ role }) => role === 'tailplane' || role === 'vTail')) return [quarterChord];
+    if (surfaces.some(isAftTail)) return [quarterChord];
     const at = (share: number) => reference.meanChordLeadingEdge + share * reference.meanChord;
     return [quarterChord, { id: 'tailless', name: 'Tailless: 15–20 % of the mean chord', from: at(0.15), to: at(0.2) }];
   }

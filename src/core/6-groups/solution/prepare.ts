@@ -14,7 +14,7 @@ import {
 import type { FlowCase } from '@/core/5-aero/flowCase';
 import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, QUICK_GRID } from '@/core/5-aero/lattice';
 import { stripData, type StripSection, stripSections } from '@/core/5-aero/polar';
-import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
+import { type PlacedSurface, placeAll } from '@/core/3-shape/geometry/layout';
 import { type Reference, referenceOf } from '@/core/3-shape/geometry/planform';
 import { type MassModel, weigh } from '@/core/4-weight/massModel';
 import type { Radians, SquareMetres, Vector3 } from '@/core/1-base/units/convert';
@@ -60,7 +60,7 @@ export function prepare(
   design: Design,
   { surfacesOnly = false, quick = false, grid = quick ? QUICK_GRID : DEFAULT_GRID }: AnalyseOptions,
 ): Prepared | null {
-  const placed = design.surfaces.map(placeSurface);
+  const placed = placeAll(design.surfaces);
   const reference = referenceOf(placed);
   if (!reference) return null;
   const air = airAt(design.conditions.elevation, design.conditions.temperature);

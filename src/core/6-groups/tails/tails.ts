@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { z } from 'zod';
 import { tailVolume } from '@/core/3-shape/geometry/planform';
 import { valueGroup } from '../group';
@@ -18,7 +19,5 @@ export const tails = valueGroup(value, {
   title: 'Tail volumes',
   needs: {},
   compute: ({ prepared: { placed, reference } }) =>
-    placed
-      .filter(({ role }) => role !== 'wing' && role !== 'secondWing')
-      .map((surface) => tailVolume(surface, reference)),
+    placed.filter((surface) => !isWing(surface)).map((surface) => tailVolume(surface, reference)),
 });

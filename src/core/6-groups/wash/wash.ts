@@ -1,3 +1,4 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import { z } from 'zod';
 import { meanDownwash } from '@/core/5-aero/downwash';
 import type { FlowCase } from '@/core/5-aero/flowCase';
@@ -19,8 +20,9 @@ export const wash = valueGroup(value, {
   needs: {},
   compute: ({ model, state, quarterTurn }) =>
     Object.fromEntries(
-      model.lattice.surfaces.flatMap(({ id, mirrored, role }, index) => {
-        if (!mirrored || role === 'fin' || role === 'tipFin') return [];
+      model.lattice.surfaces.flatMap((surface, index) => {
+        if (!surface.mirrored || isFin(surface)) return [];
+        const { id } = surface;
         const receiver = { surfaces: [index], name: id };
         const at = (flow: FlowCase) => meanDownwash(model.matrices, receiver, flow);
         return [[id, { angle: at(state), slope: at(quarterTurn) }]];

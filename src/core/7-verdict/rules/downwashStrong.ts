@@ -1,3 +1,4 @@
+import { isAftTail } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
@@ -10,7 +11,7 @@ export const downwashStrong = makeRule(
   { id: 'downwashStrong', stage: 'tail', source: 'Lattice downwash at the tail; far behind 2C_L/(πA) (Prandtl)' },
   (design, { pitch }) => {
     const { downwashSlope, downwash } = pitch;
-    const tail = design.surfaces.find(({ role }) => role === 'tailplane' || role === 'vTail');
+    const tail = design.surfaces.find(isAftTail);
     if (downwashSlope === null || downwash === null || !tail || downwashSlope <= MOST) return null;
     const lift = (height: number) => ({
       label: say`Set ${nameOf(tail)} ${millimetres(height)} higher`,

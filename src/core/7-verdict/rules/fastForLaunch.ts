@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { kilogramsOverArea, metresPerSecond, percent, say } from '@/core/1-base/words/phrase';
 import { LAUNCH_OVER_STALL, LAUNCH_SPEED } from '@/core/6-groups/ceilings/briefTargets';
 import { withChords, withLength } from '../changes';
@@ -11,7 +12,7 @@ export const fastForLaunch = makeRule(
     if (launch === 'wheels' || speeds.stall === null || mass.wingLoading === null) return null;
     const asked = LAUNCH_OVER_STALL * speeds.stall;
     if (asked <= LAUNCH_SPEED[launch]) return null;
-    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const wings = design.surfaces.filter(isWing);
     const grow = (share: number) => ({
       label: say`Make the wing ${percent(share, 0)} longer and deeper`,
       change: wings.flatMap((wing) => [...withLength(wing, 1 + share), ...withChords(wing, 1 + share)]),

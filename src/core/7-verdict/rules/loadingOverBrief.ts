@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { kilogramsOverArea, percent, say } from '@/core/1-base/words/phrase';
 import { kilogramsPerSquareMetre } from '@/core/1-base/units/convert';
 import { makeRule } from '../makeRule';
@@ -13,7 +14,7 @@ export const loadingOverBrief = makeRule(
     if (wanted === undefined || wanted <= 0 || mass.wingLoading === null) return null;
     const over = mass.wingLoading / kilogramsPerSquareMetre(wanted);
     if (over <= MOST) return null;
-    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const wings = design.surfaces.filter(isWing);
     const more = Math.ceil((over / MOST - 1) * 160) / 100;
     return {
       severity: 'caution',

@@ -1,3 +1,4 @@
+import { isAftTail } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { metres, nameOf, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
@@ -12,7 +13,7 @@ export const narrowWindow = makeRule(
     if (window.aft === null || window.forward === null) return null;
     const width = window.aft - window.forward;
     if (width >= 2 * BUILDING_ACCURACY) return null;
-    const tails = design.surfaces.filter(({ role }) => role === 'tailplane' || role === 'vTail');
+    const tails = design.surfaces.filter(isAftTail);
     const shrunk = design.balance.minimumStaticMargin / 2;
     return {
       severity: width <= 0 ? 'stop' : 'caution',

@@ -30,7 +30,10 @@ export const offCentre = makeRule(
               label: say`Bring ${nameOf(item)} to where it balances across`,
               change: [
                 field('massItems', item.id, 'position', 'y').to(
-                  Math.round(item.position.y - (millimetresFromMetres(off) * gramsFromKilograms(mass.total)) / (item.measuredMass ?? item.mass)),
+                  Math.round(
+                    item.position.y -
+                      (millimetresFromMetres(off) * gramsFromKilograms(mass.total)) / (item.measuredMass ?? item.mass),
+                  ),
                 ),
               ],
             },

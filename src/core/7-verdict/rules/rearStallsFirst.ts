@@ -1,3 +1,4 @@
+import { isAftTail } from '@/core/2-document/schema/roles';
 import { degrees, nameOf, plain, say } from '@/core/1-base/words/phrase';
 import { turned } from '../changes';
 import { makeRule } from '../makeRule';
@@ -13,7 +14,7 @@ export const rearStallsFirst = makeRule(
     const rear = others.at(-1);
     if (!front || !rear || rear.position.x - front.position.x < front.stations[0]!.chord) return null;
     const [left, mine] = [stall.liftLeft[front.id]!, stall.liftLeft[rear.id]!];
-    if (left <= mine + 1e-9 || rear.role === 'tailplane' || rear.role === 'vTail') return null;
+    if (left <= mine + 1e-9 || isAftTail(rear)) return null;
     const turn = (angle: number) => ({
       label: say`Turn ${nameOf(front)} ${degrees(angle, 0)} nose up`,
       change: turned(front, angle),

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { degrees, radians, say } from '@/core/1-base/words/phrase';
 import { controlsOf, ROLL_CONTROLS, withDihedral, YAW_CONTROLS } from '../changes';
@@ -15,7 +16,7 @@ export const rudderRolls = makeRule(
     if (bank === null || controlsOf(design, YAW_CONTROLS).length === 0) return null;
     const reversed = bank < 0;
     if (bank >= LEAST_BANK || (hasAilerons && !reversed)) return null;
-    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const wings = design.surfaces.filter(isWing);
     const more = (angle: number) => ({
       label: say`Give the wing ${degrees(angle, 0)} more dihedral`,
       change: wings.flatMap((wing) => withDihedral(wing, angle)),

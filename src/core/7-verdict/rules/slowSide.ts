@@ -1,3 +1,4 @@
+import { isPitchTail } from '@/core/2-document/schema/roles';
 import { metresPerSecond, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
@@ -12,9 +13,7 @@ export const slowSide = makeRule(
     source: 'Speed stability: dD/dV < 0 below the speed of least drag (Etkin & Reid, section 6.2)',
   },
   (design, { speeds }) => {
-    const isTailless = !design.surfaces.some(
-      ({ role }) => role === 'tailplane' || role === 'vTail' || role === 'canard' || role === 'secondWing',
-    );
+    const isTailless = !design.surfaces.some((surface) => isPitchTail(surface) || surface.role === 'secondWing');
     if (!isTailless || speeds.approach === null || speeds.bestGlide === null) return null;
     if (speeds.approach >= LEAST * speeds.bestGlide) return null;
     return {

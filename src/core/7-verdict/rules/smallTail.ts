@@ -1,3 +1,4 @@
+import { isAftTail } from '@/core/2-document/schema/roles';
 import { nameOf, percent, plain, say } from '@/core/1-base/words/phrase';
 import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
 import { shareByArm } from '@/core/3-shape/planform/shareByArm';
@@ -10,9 +11,7 @@ const LEAST = 0.6;
 export const smallTail = makeRule(
   { id: 'smallTail', stage: 'tail', source: 'Tail share by arm, practice of the field ±20 %; tail volume S_t l/(S c̄)' },
   (design, { tails, reference }) => {
-    const tail = design.surfaces.find(
-      ({ role, controls }) => (role === 'tailplane' || role === 'vTail') && controls.length > 0,
-    );
+    const tail = design.surfaces.find((surface) => isAftTail(surface) && surface.controls.length > 0);
     const volume = tails.find(({ surface }) => surface === tail?.id);
     if (!tail || !volume || reference.meanChord === null || volume.arm <= 0) return null;
     const share = (volume.horizontal * reference.meanChord) / volume.arm;

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { metres, millimetres, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
@@ -8,7 +9,13 @@ export const spanOverBrief = makeRule(
   { id: 'spanOverBrief', stage: 'wing', source: 'Brief' },
   (design, { reference }) => {
     const most = design.brief.maximumSpan;
-    if (most === undefined || most <= 0 || reference.span === null || millimetresFromMetres(reference.span) <= most + 0.5) return null;
+    if (
+      most === undefined ||
+      most <= 0 ||
+      reference.span === null ||
+      millimetresFromMetres(reference.span) <= most + 0.5
+    )
+      return null;
     const factor = Math.floor((most / millimetresFromMetres(reference.span)) * 1e4) / 1e4;
     return {
       severity: 'caution',
@@ -17,9 +24,7 @@ export const spanOverBrief = makeRule(
       remedies: [
         {
           label: say`Shorten the wing to ${millimetres(most)}`,
-          change: design.surfaces
-            .filter(({ role }) => role === 'wing' || role === 'secondWing')
-            .flatMap((wing) => withLength(wing, factor)),
+          change: design.surfaces.filter(isWing).flatMap((wing) => withLength(wing, factor)),
         },
       ],
     };

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { degrees, say, seconds } from '@/core/1-base/words/phrase';
 import { withDihedral } from '../changes';
 import { makeRule } from '../makeRule';
@@ -11,7 +12,7 @@ export const spiralDive = makeRule(
   (design, { motion }) => {
     const spiral = motion.lateral.find(({ kind }) => kind === 'spiral');
     if (!spiral || !spiral.grows || spiral.timeToHalf === null || spiral.timeToHalf >= FASTEST) return null;
-    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const wings = design.surfaces.filter(isWing);
     const more = (angle: number) => ({
       label: say`Give the wing ${degrees(angle, 0)} more dihedral`,
       change: wings.flatMap((wing) => withDihedral(wing, angle)),

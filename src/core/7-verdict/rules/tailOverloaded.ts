@@ -1,3 +1,4 @@
+import { isAftTail } from '@/core/2-document/schema/roles';
 import { degrees, nameOf, radians, say } from '@/core/1-base/words/phrase';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { turned, turnForNeutral } from '../changes';
@@ -15,8 +16,8 @@ export const tailOverloaded = makeRule(
   },
   (design, analysis) => {
     const lines = analysis.rigging.surfaces.filter(({ surface }) => {
-      const role = design.surfaces.find(({ id }) => id === surface)?.role;
-      return role === 'tailplane' || role === 'vTail';
+      const of = design.surfaces.find(({ id }) => id === surface);
+      return of !== undefined && isAftTail(of);
     });
     const worst = lines.sort((a, b) => Math.abs(b.againstAir) - Math.abs(a.againstAir))[0];
     if (!worst || analysis.trim.alpha === null) return null;

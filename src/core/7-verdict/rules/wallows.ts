@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { plain, say, seconds } from '@/core/1-base/words/phrase';
 import { withDihedral } from '../changes';
@@ -14,7 +15,7 @@ export const wallows = makeRule(
     if (!mode || mode.period === null) return null;
     const swings = mode.timeToHalf === null ? Infinity : mode.timeToHalf / mode.period;
     if (!mode.grows && swings <= MOST_SWINGS) return null;
-    const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+    const wings = design.surfaces.filter(isWing);
     const fins = design.surfaces.filter(({ role }) => role === 'fin');
     return {
       severity: mode.grows ? 'stop' : 'caution',

@@ -1,3 +1,4 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { plain, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
@@ -11,7 +12,7 @@ export const weakFin = makeRule(
   (design, { lateral }) => {
     const { yawStiffness } = lateral;
     if (yawStiffness === null || yawStiffness >= LEAST_STIFFNESS) return null;
-    const fins = design.surfaces.filter(({ role }) => role === 'fin' || role === 'tipFin');
+    const fins = design.surfaces.filter(isFin);
     const grow = (factor: number, words: string) => ({
       label: say`Make the fin ${words} taller`,
       change: fins.flatMap((fin) =>

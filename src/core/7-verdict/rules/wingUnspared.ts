@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { millimetres, nameOf, plain, say } from '@/core/1-base/words/phrase';
 import type { Station } from '@/core/2-document/schema/surface';
 import { contourOf } from '@/core/3-shape/section/contour';
@@ -16,7 +17,7 @@ function depthAt({ section, chord }: Station): number {
 export const wingUnspared = makeRule(
   { id: 'wingUnspared', stage: 'wing', source: 'Practice of the field; the strength itself is not computed here' },
   (design) => {
-    for (const wing of design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing')) {
+    for (const wing of design.surfaces.filter(isWing)) {
       if (wing.spars.length > 0) continue;
       const thickness = depthAt(wing.stations[0]!);
       const half = wing.stations.at(-1)!.distanceFromRoot;

@@ -1,3 +1,4 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Numbers } from '@/core/6-groups/page';
@@ -101,7 +102,7 @@ function wingWay(
   design: Design,
   { target, balance, neutralPoint, parts }: PodInput & { readonly neutralPoint: number | null },
 ): BalanceWay[] {
-  const wings = design.surfaces.filter(({ role }) => role === 'wing' || role === 'secondWing');
+  const wings = design.surfaces.filter(isWing);
   if (wings.length === 0 || neutralPoint === null) return [];
   const ids = new Set(wings.map(({ id }) => id));
   const weight = parts.filter(({ id }) => ids.has(id)).reduce((sum, part) => sum + part.mass, 0);

@@ -2,7 +2,7 @@ import { millimetresFromMetres, squareMillimetresFromSquareMetres } from '@/core
 import type { Design, DesignInput } from '@/core/2-document/schema/design';
 import { type Surface, surfaceSchema } from '@/core/2-document/schema/surface';
 import { plainDesign } from '@/core/2-document/starts';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll, placeSurface } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
 import { type TailPlan, tailSurfaces } from '../drawTail';
 import type { TailForm } from '../recipe';
@@ -83,7 +83,7 @@ export function addedSurface(design: Design, kind: AddedKind): Surface {
       design,
     );
   const wing = design.surfaces.find(({ role }) => role === 'wing');
-  const reference = referenceOf(design.surfaces.map(placeSurface));
+  const reference = referenceOf(placeAll(design.surfaces));
   if (!wing || !reference) {
     if (kind !== 'wing') throw new RangeError('Draw a wing first: tails are sized against it.');
     const plain = plainDesign('Plain').surfaces[0]!;
@@ -108,7 +108,12 @@ export function addedSurface(design: Design, kind: AddedKind): Surface {
     wingX: millimetresFromMetres(reference.meanChordLeadingEdge),
     arm: millimetresFromMetres(armOverChord * reference.meanChord),
     incidence: 0,
-    wingTip: { x: millimetresFromMetres(tip.x), y: millimetresFromMetres(tip.y), z: millimetresFromMetres(tip.z), chord: millimetresFromMetres(tip.chord) },
+    wingTip: {
+      x: millimetresFromMetres(tip.x),
+      y: millimetresFromMetres(tip.y),
+      z: millimetresFromMetres(tip.z),
+      chord: millimetresFromMetres(tip.chord),
+    },
   };
   const drawn = tailSurfaces(plan);
   const role = kind === 'tipFins' ? 'tipFin' : kind === 'fixedStabiliser' ? 'tailplane' : kind;

@@ -1,7 +1,7 @@
+import { isWing } from '@/core/2-document/schema/roles';
 import { kilogramsOverArea, say, type Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Surface } from '@/core/2-document/schema/surface';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
 import { weigh } from '@/core/4-weight/massModel';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
@@ -30,11 +30,9 @@ const NAMES: Record<WingSize, string> = {
   loading: 'the wing loading',
 };
 
-const isWing = ({ role }: Pick<Surface, 'role'>) => role === 'wing' || role === 'secondWing';
-
 /** Present sizes of a design; null where they cannot be said. */
 export function wingSizesOf(design: Design): WingSizeValues {
-  const placed = design.surfaces.map(placeSurface);
+  const placed = placeAll(design.surfaces);
   const reference = referenceOf(placed);
   const mass = weigh(design, placed).properties?.total ?? null;
   return {

@@ -1,10 +1,11 @@
+import { isFin } from '@/core/2-document/schema/roles';
 import type { FieldChange } from '@/core/2-document/edit/field';
 import { percent, plain, say, type Words } from '@/core/1-base/words/phrase';
 import { numbersOf } from '@/core/6-groups/solve';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { type Design, designSchema } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { placeAll, placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
@@ -52,7 +53,6 @@ const GRID = { strips: 10, chordwise: 4 } as const;
 const FACTORS = { low: 0.15, high: 6 } as const;
 
 /** True for surfaces that are sized for yaw. */
-export const isFin = ({ role }: Pick<Surface, 'role'>): boolean => role === 'fin' || role === 'tipFin';
 
 /**
  * One tail surface by three schools: a share of the wing area by arm, a tail
@@ -61,7 +61,7 @@ export const isFin = ({ role }: Pick<Surface, 'role'>): boolean => role === 'fin
  */
 export function sizeTail({ design, surface: id, aims }: TailSizingInput): TailSizingResult {
   const surface = design.surfaces.find((candidate) => candidate.id === id);
-  const reference = referenceOf(design.surfaces.map(placeSurface));
+  const reference = referenceOf(placeAll(design.surfaces));
   if (!surface || !reference) return { kind: 'impossible', because: 'Draw a wing first: tails are sized against it.' };
   const placed = placeSurface(surface);
   const area = integratePlanforms([placed], 'true')?.area ?? 0;

@@ -1,0 +1,34 @@
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { fromCamber, twoParabolas } from '../faces';
+import { ONE_SHEET } from '../sheet';
+import { cutFromSheet, type SectionBuild } from './kind';
+
+/** Camber below which the plate ahead of the bend counts as flat. */
+const FLAT = 0.02;
+
+export const reflexed: SectionBuild<'reflexed'> = {
+  ...cutFromSheet,
+  kind: 'reflexed',
+  name: 'Reflexed sheet',
+  contour: ({ thickness, camber, camberPosition, bendPosition, bendAngle }, chord) => {
+    const base = twoParabolas(camber, camberPosition);
+    const rise = Math.tan(radiansFromDegrees(bendAngle));
+    const tip = rise * (1 - bendPosition);
+    // The chord line runs from the nose to the raised trailing edge.
+    return fromCamber(
+      (x) => base(x) + rise * Math.max(0, x - bendPosition) - tip * x,
+      () => thickness / chord,
+    );
+  },
+  family: (camber) => (Math.abs(camber) > FLAT ? 'curvedPlate' : 'flatPlate'),
+  sheet: () => ONE_SHEET,
+  board: ({ thickness }) => thickness,
+  fresh: (thickness) => ({
+    kind: 'reflexed',
+    thickness,
+    camber: 0.03,
+    camberPosition: 0.3,
+    bendPosition: 0.75,
+    bendAngle: 5,
+  }),
+};

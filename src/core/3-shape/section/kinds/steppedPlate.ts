@@ -1,0 +1,28 @@
+import { type Face, fromFaces } from '../faces';
+import { cutFromSheet, type SectionBuild } from './kind';
+
+export const steppedPlate: SectionBuild<'steppedPlate'> = {
+  ...cutFromSheet,
+  kind: 'steppedPlate',
+  name: 'Stepped sheet',
+  contour: ({ thickness, stepPosition, stepSide }, chord) => {
+    const board = thickness / chord;
+    const doubled: Face = (x) => (x <= stepPosition ? board : 0);
+    return stepSide === 'upper'
+      ? fromFaces(
+          (x) => board / 2 + doubled(x),
+          () => -board / 2,
+        )
+      : fromFaces(
+          () => board / 2,
+          (x) => -board / 2 - doubled(x),
+        );
+  },
+  family: () => 'flatPlate',
+  sheet: ({ stepPosition }) => {
+    const lengthRatio = 1 + stepPosition;
+    return { lengthRatio, centroid: (0.5 + stepPosition ** 2 / 2) / lengthRatio };
+  },
+  board: ({ thickness }) => thickness,
+  fresh: (thickness) => ({ kind: 'steppedPlate', thickness, stepPosition: 0.5, stepSide: 'upper' }),
+};

@@ -1,0 +1,18 @@
+import type { ComponentType } from 'react';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Stage } from '@/core/7-verdict/finding';
+
+interface StageProps {
+  readonly design: Design;
+}
+
+/** One step of the work: its address, its name, whether it has begun, its sheet in the middle and its inputs beside it. */
+export interface StageEntry {
+  /** Last part of its address. */
+  readonly path: Stage;
+  readonly title: string;
+  /** Whether there is anything yet to judge. */
+  readonly isStarted: (design: Design) => boolean;
+  readonly Sheet: ComponentType<StageProps>;
+  readonly Inputs: ComponentType<StageProps>;
+}
