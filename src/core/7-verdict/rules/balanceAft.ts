@@ -2,6 +2,9 @@ import { metres, percent, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 import { waysToBalanceAt } from './moveToWindow';
 
+/** Static margin below which it does not hold its nose by itself; practice of the field. */
+const BARELY_STABLE = 0.02;
+
 /** Share of the window from its aft end at which a remedy aims. */
 const AIM = 0.35;
 
@@ -13,7 +16,7 @@ export const balanceAft = makeRule(
     if (window.aft === null || window.forward === null || mass.cg === null || pitch.staticMargin === null) return null;
     const behind = mass.cg[0] - window.aft;
     if (behind <= 1e-6) return null;
-    const unstable = pitch.staticMargin < 0.02;
+    const unstable = pitch.staticMargin < BARELY_STABLE;
     const target =
       window.aft - AIM * Math.max(0, Math.min(window.aft - window.forward, 0.15 * (analysis.reference.meanChord ?? 0)));
     return {

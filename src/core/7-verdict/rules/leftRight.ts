@@ -12,6 +12,8 @@ const CAUTION = 0.25;
 const STOP = 0.8;
 /** Roll rate that takes a hand launch by surprise [°/s]. */
 const FAST_ROLL = 15;
+/** Roll rate that cannot be left alone where nothing holds it [°/s]. */
+const UNHELD = 3;
 
 /** Left and right differ: a warp, an angle, a mass off the centre. Judged by the roll it asks to be held. */
 export const leftRight = makeRule(
@@ -25,12 +27,12 @@ export const leftRight = makeRule(
     const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
     const share =
       control.length === 0
-        ? Math.abs(rate) > 3
+        ? Math.abs(rate) > UNHELD
           ? 1
           : 0
         : travel >= LEAST_TRAVEL
           ? asked / travel
-          : Math.abs(rate) > 3
+          : Math.abs(rate) > UNHELD
             ? 1
             : 0;
     if (share < NOTE) return null;

@@ -2,12 +2,15 @@ import { field } from '@/core/2-document/edit/field';
 import { metresPerSecond, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
+/** Usual approach speed over the stall speed (FAR 23.73: reference landing approach speed). */
+const APPROACH_OVER_STALL = 1.3;
+
 /** Pitch control runs out before the speed at which one would like to land. */
 export const pitchFloor = makeRule(
   { id: 'pitchFloor', stage: 'tail', source: 'Lattice control power; flare at 1.15 times the weight' },
   (design, { speeds }) => {
     if (speeds.pitchFloor === null || speeds.stall === null) return null;
-    const usual = 1.3 * speeds.stall;
+    const usual = APPROACH_OVER_STALL * speeds.stall;
     if (speeds.pitchFloor <= usual) return null;
     const controls = design.surfaces.flatMap((surface) =>
       surface.controls

@@ -5,6 +5,8 @@ import { makeRule } from '../makeRule';
 
 /** Doubling faster than this a bank runs away before it is seen [s]. */
 const FASTEST = 5;
+/** Doubling faster than this it is on its side before a thumb moves [s]. */
+const TOO_QUICK = 2;
 
 /** Left alone in a turn it winds in quickly. */
 export const spiralDive = makeRule(
@@ -18,7 +20,7 @@ export const spiralDive = makeRule(
       change: wings.flatMap((wing) => withDihedral(wing, angle)),
     });
     return {
-      severity: spiral.timeToHalf < 2 ? 'caution' : 'note',
+      severity: spiral.timeToHalf < TOO_QUICK ? 'caution' : 'note',
       message: say`It spirals in: a small bank doubles in ${seconds(spiral.timeToHalf, 1)} when nothing is done. More dihedral, or less fin, brings it back.`,
       numbers: { timeToDouble: seconds(spiral.timeToHalf) },
       remedies: [more(1), more(2), more(4)],
