@@ -1,9 +1,10 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
+import { mutants } from './tests/thresholds/mutants.ts';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), mutants()],
   resolve: {
     alias: {
       '@': fileURLToPath(new URL('./src', import.meta.url)),

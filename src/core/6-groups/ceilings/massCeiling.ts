@@ -1,3 +1,4 @@
+import { LAUNCH_OVER_STALL } from './briefTargets';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
 import {
@@ -37,7 +38,6 @@ export interface CeilingInput {
   readonly limit: Kilograms | null;
 }
 
-const LAUNCH_OVER_STALL = 1.2;
 /** Climb angle that clears a hedge, as its sine. */
 const CLIMB = 0.15;
 /** Static thrust that is left at climbing speed. */

@@ -12,11 +12,17 @@ export interface Verdict {
 }
 
 /** Yaw stiffness per radian: below it wanders, above it turns into every gust (Etkin & Reid, section 3.9). */
-const YAW = { least: 0.03, most: 0.2 } as const;
+export const YAW = { least: 0.03, most: 0.2 } as const;
+/** Dihedral effect per radian of which nothing is felt. */
+const UNFELT_SLIP = 0.005;
 /** Bank doubling or halving slower than this is neutral to a pilot [s]. */
 const NEUTRAL_BANK = 20;
-const FAST_SPIRAL = 5;
-const MANY_SWINGS = 3;
+/** Doubling faster than this a bank runs away before it is seen [s]; practice of the field. */
+export const FAST_SPIRAL = 5;
+/** Swings that a Dutch roll may take to halve (Etkin & Reid, section 6.8). */
+export const MANY_SWINGS = 3;
+/** Swings within which it is over before it is seen. */
+const AT_ONCE = 1;
 
 const inSeconds = (value: number) => seconds(value, value < 1 ? 2 : value < 10 ? 1 : 0);
 
@@ -42,13 +48,13 @@ export function verdicts({
   if (dihedralEffect !== null)
     add(
       'roll',
-      dihedralEffect < -0.005
+      dihedralEffect < -UNFELT_SLIP
         ? 'rolls upright out of a slip'
-        : dihedralEffect > 0.005
+        : dihedralEffect > UNFELT_SLIP
           ? 'rolls further into a slip'
           : 'does not mind a slip',
       say`dihedral effect ${plain(dihedralEffect, 3)} per radian`,
-      dihedralEffect <= 0.005,
+      dihedralEffect <= UNFELT_SLIP,
     );
   const spiral = motion.lateral.find(({ kind }) => kind === 'spiral');
   if (spiral) {
@@ -85,7 +91,7 @@ export function verdicts({
     else
       add(
         'wag',
-        swings > MANY_SWINGS ? 'wallows' : swings > 1 ? 'wags its tail and settles' : 'settles at once',
+        swings > MANY_SWINGS ? 'wallows' : swings > AT_ONCE ? 'wags its tail and settles' : 'settles at once',
         Number.isFinite(swings)
           ? say`half is gone after ${plain(swings, 1)} swings of ${inSeconds(wag.period)}`
           : say`swings of ${inSeconds(wag.period)} that do not die away`,

@@ -23,7 +23,7 @@ const keys = z.object({
   sink: maybe('speed', 'Least sinking speed'),
 });
 
-const APPROACH_OVER_STALL = 1.3;
+export const APPROACH_OVER_STALL = 1.3;
 /** Less lift than this is none to flare with. */
 const LEAST_FLARE_LIFT = 0.01;
 

@@ -16,6 +16,8 @@ const LITTLE_TRAVEL = 0.35;
 const LEAST = 0.06;
 /** Built angles that differ by less than this are as drawn [°]. */
 const AS_DRAWN = 0.15;
+/** Turning a surface by less is not worth a shim [°]. */
+const WORTH_A_SHIM = 0.1;
 
 /** Let go, it settles near or beyond its stall, or in a dive. */
 export const handsOffTrim = makeRule(
@@ -39,7 +41,7 @@ export const handsOffTrim = makeRule(
       });
     }
     const neutral = turnForNeutral(design, analysis);
-    if (neutral && Math.abs(neutral.degrees) >= 0.1) {
+    if (neutral && Math.abs(neutral.degrees) >= WORTH_A_SHIM) {
       const shim = shimFor(neutral.surface.stations[0]!.chord, neutral.degrees);
       remedies.push({
         label: say`Turn ${nameOf(neutral.surface)} ${noseTurn(neutral.degrees)}: ${millimetres(shim.thickness, 1)} under its ${shim.edge} edge`,
@@ -49,7 +51,7 @@ export const handsOffTrim = makeRule(
     remedies.push(...taillessRemedies(design, lift));
     const angles = built.map(({ surface, error }) => say`${nameOf(surface)} stands ${noseTurn(error)} of the drawing`);
     const cure =
-      neutral && Math.abs(neutral.degrees) >= 0.1
+      neutral && Math.abs(neutral.degrees) >= WORTH_A_SHIM
         ? say` ${nameOf(neutral.surface)} ${noseTurn(neutral.degrees)} would mend it, ${millimetres(shimFor(neutral.surface.stations[0]!.chord, neutral.degrees).thickness, 1)} of shim.`
         : '';
     return {

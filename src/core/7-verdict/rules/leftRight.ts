@@ -10,6 +10,8 @@ import { makeRule } from '../makeRule';
 const NOTE = 0.08;
 const CAUTION = 0.25;
 const STOP = 0.8;
+/** Sides that differ by less are alike [°]. */
+const ALIKE = 0.05;
 /** Roll rate that takes a hand launch by surprise [°/s]. */
 const FAST_ROLL = 15;
 /** Roll rate that cannot be left alone where nothing holds it [°/s]. */
@@ -57,7 +59,7 @@ function alikeAgain(design: Design): Remedy[] {
     const change = (['incidence', 'tipTwist'] as const).flatMap((reading): FieldChange[] => {
       const drawn = reading === 'incidence' ? surface.incidence : surface.stations.at(-1)!.twist;
       const [a, b] = [left?.[reading] ?? drawn, right?.[reading] ?? drawn];
-      if (Math.abs(a - b) < 0.05) return [];
+      if (Math.abs(a - b) < ALIKE) return [];
       const mean = Math.round(((a + b) / 2) * 100) / 100;
       return [
         ...(left?.[reading] === undefined

@@ -7,6 +7,9 @@ import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from
 import type { Remedy } from '../finding';
 import type { Numbers } from '@/core/6-groups/page';
 
+/** A shift smaller than this is lost in building [mm]. */
+const WORTH_MOVING = 0.5;
+
 /**
  * Ways to bring the balance to a target [m]: slide what slides, move the wing,
  * or add to ballast that is there. Candidates only: the rule set tries them.
@@ -18,7 +21,7 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
   for (const item of slidingItems(design)) {
     const { reachable } = placeForBalance(item, target, balance);
     const position = tenths(reachable);
-    if (Math.abs(position - item.position.x) < 0.5) continue;
+    if (Math.abs(position - item.position.x) < WORTH_MOVING) continue;
     const way = position < item.position.x ? 'forward' : 'back';
     remedies.push({
       label: say`Slide ${nameOf(item)} ${way} by ${millimetres(Math.abs(position - item.position.x))}`,
@@ -46,7 +49,8 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
 function wingShift(design: Design, missing: number): Remedy[] {
   const wings = design.surfaces.filter(({ role }) => role === 'wing');
   const shift = tenths(-millimetresFromMetres(missing) * 1.25);
-  if (wings.length !== 1 || Math.abs(shift) < 0.5 || Math.abs(shift) > wings[0]!.stations[0]!.chord / 2) return [];
+  if (wings.length !== 1 || Math.abs(shift) < WORTH_MOVING || Math.abs(shift) > wings[0]!.stations[0]!.chord / 2)
+    return [];
   const wing = wings[0]!;
   return [
     {

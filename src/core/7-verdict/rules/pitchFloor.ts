@@ -1,9 +1,7 @@
 import { field } from '@/core/2-document/edit/field';
 import { metresPerSecond, say } from '@/core/1-base/words/phrase';
+import { APPROACH_OVER_STALL } from '@/core/6-groups/speeds/speeds';
 import { makeRule } from '../makeRule';
-
-/** Usual approach speed over the stall speed (FAR 23.73: reference landing approach speed). */
-const APPROACH_OVER_STALL = 1.3;
 
 /** Pitch control runs out before the speed at which one would like to land. */
 export const pitchFloor = makeRule(

@@ -4,6 +4,9 @@ import { metres, millimetres, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 import { withLength } from '../changes';
 
+/** Half a millimetre is what a ruler shows [mm]. */
+const ROUNDING = 0.5;
+
 /** Wider than the brief allows. */
 export const spanOverBrief = makeRule(
   { id: 'spanOverBrief', stage: 'wing', source: 'Brief' },
@@ -13,7 +16,7 @@ export const spanOverBrief = makeRule(
       most === undefined ||
       most <= 0 ||
       reference.span === null ||
-      millimetresFromMetres(reference.span) <= most + 0.5
+      millimetresFromMetres(reference.span) <= most + ROUNDING
     )
       return null;
     const factor = Math.floor((most / millimetresFromMetres(reference.span)) * 1e4) / 1e4;

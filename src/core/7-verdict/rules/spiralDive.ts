@@ -1,10 +1,9 @@
 import { isWing } from '@/core/2-document/schema/roles';
 import { degrees, say, seconds } from '@/core/1-base/words/phrase';
 import { withDihedral } from '../changes';
+import { FAST_SPIRAL } from '@/core/6-groups/motion/verdicts';
 import { makeRule } from '../makeRule';
 
-/** Doubling faster than this a bank runs away before it is seen [s]. */
-const FASTEST = 5;
 /** Doubling faster than this it is on its side before a thumb moves [s]. */
 const TOO_QUICK = 2;
 
@@ -13,7 +12,7 @@ export const spiralDive = makeRule(
   { id: 'spiralDive', stage: 'stability', source: 'Etkin & Reid, Dynamics of Flight, section 6.7' },
   (design, { motion }) => {
     const spiral = motion.lateral.find(({ kind }) => kind === 'spiral');
-    if (!spiral || !spiral.grows || spiral.timeToHalf === null || spiral.timeToHalf >= FASTEST) return null;
+    if (!spiral || !spiral.grows || spiral.timeToHalf === null || spiral.timeToHalf >= FAST_SPIRAL) return null;
     const wings = design.surfaces.filter(isWing);
     const more = (angle: number) => ({
       label: say`Give the wing ${degrees(angle, 0)} more dihedral`,

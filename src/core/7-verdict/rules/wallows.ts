@@ -2,10 +2,8 @@ import { isWing } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { plain, say, seconds } from '@/core/1-base/words/phrase';
 import { withDihedral } from '../changes';
+import { MANY_SWINGS } from '@/core/6-groups/motion/verdicts';
 import { makeRule } from '../makeRule';
-
-/** Swings that a Dutch roll may take to halve. */
-const MOST_SWINGS = 3;
 
 /** The tail wags for long after a gust: much dihedral for little fin. */
 export const wallows = makeRule(
@@ -14,7 +12,7 @@ export const wallows = makeRule(
     const mode = motion.lateral.find(({ kind }) => kind === 'dutchRoll');
     if (!mode || mode.period === null) return null;
     const swings = mode.timeToHalf === null ? Infinity : mode.timeToHalf / mode.period;
-    if (!mode.grows && swings <= MOST_SWINGS) return null;
+    if (!mode.grows && swings <= MANY_SWINGS) return null;
     const wings = design.surfaces.filter(isWing);
     const fins = design.surfaces.filter(({ role }) => role === 'fin');
     return {

@@ -1,17 +1,15 @@
 import { isFin } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { plain, say } from '@/core/1-base/words/phrase';
+import { YAW } from '@/core/6-groups/motion/verdicts';
 import { makeRule } from '../makeRule';
-
-/** Below this yaw stiffness per radian a model wanders. Usual range 0.04 to 0.12 (Etkin & Reid, section 3.9). */
-const LEAST_STIFFNESS = 0.03;
 
 /** Too little fin: it wanders, or turns away from its path. */
 export const weakFin = makeRule(
   { id: 'weakFin', stage: 'tail', source: 'Etkin & Reid, Dynamics of Flight, section 3.9' },
   (design, { lateral }) => {
     const { yawStiffness } = lateral;
-    if (yawStiffness === null || yawStiffness >= LEAST_STIFFNESS) return null;
+    if (yawStiffness === null || yawStiffness >= YAW.least) return null;
     const fins = design.surfaces.filter(isFin);
     const grow = (factor: number, words: string) => ({
       label: say`Make the fin ${words} taller`,

@@ -1,0 +1,638 @@
+import { designOf, simpleAircraft, trapezoid } from '#/tests/designs';
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { withFields } from '@/core/2-document/edit/withFields';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Finding } from '@/core/7-verdict/finding';
+
+/** How grave the finding is; null where the rule is quiet. Or another thing that `look` reads. */
+export type Outcome = string | number | null;
+
+/** Numbers of the analysis to put in place of the real ones, group by group. */
+export type Overrides = Readonly<Record<string, Readonly<Record<string, unknown>> | readonly unknown[]>>;
+
+/** One place beside a threshold: what the rule says there. */
+export interface RuleCase {
+  readonly is: Outcome;
+  readonly numbers?: Overrides;
+  readonly design?: Design;
+  readonly look?: (finding: Finding | null) => Outcome;
+}
+
+export const base = simpleAircraft(85);
+const change = (design: Design, ...fields: (readonly [string, unknown])[]) =>
+  withFields(
+    design,
+    fields.map(([field, value]) => ({ field, value })),
+  );
+const rad = radiansFromDegrees;
+
+/** Places along one number, each with what the rule says there. */
+const along = (
+  at: (value: number) => Omit<RuleCase, 'is'>,
+  ...places: readonly (readonly [number, Outcome])[]
+): RuleCase[] => places.map(([value, is]) => ({ ...at(value), is }));
+
+const countRemedies = (finding: Finding | null): Outcome => finding?.remedies.length ?? null;
+
+// A built tail whose neutral turn is not known, so that only the shim for its error is offered.
+const builtTail = change(base, ['/surfaces/tail/asBuilt', { left: { incidence: 1 }, right: { incidence: 1 } }]);
+const diving = { rigging: { handsOffLift: 0.01 }, stall: { liftCoefficient: 1 } };
+const uncontrolled = change(base, ['/surfaces/wing/controls', []], ['/surfaces/fin/controls', []]);
+const tailless = designOf([trapezoid(600, 200)]);
+const throughTail = (throwUp: number, throwDown: number) =>
+  change(
+    base,
+    ['/surfaces/tail/controls/elevator/throwUp', throwUp],
+    ['/surfaces/tail/controls/elevator/throwDown', throwDown],
+  );
+const drive = (below: number) =>
+  change(base, [
+    '/propulsion',
+    [
+      {
+        id: 'drive',
+        name: '',
+        kind: 'tractor',
+        mirrored: false,
+        position: { x: -50, y: 0, z: below },
+        downThrust: 0,
+        rightThrust: 0,
+        propellerDiameter: 200,
+        propellerPitch: 110,
+        blades: 2,
+      },
+    ],
+  ]);
+const vTail = (dihedral: number) =>
+  designOf([
+    trapezoid(600, 200),
+    {
+      id: 'vee',
+      role: 'vTail',
+      position: { x: 600 },
+      stations: [
+        { distanceFromRoot: 0, chord: 120, dihedral },
+        { distanceFromRoot: 200, chord: 120, dihedral },
+      ],
+    },
+  ]);
+/** Folded with a nose of this radius: half height² over the length of the nose, board of 5 mm. */
+const nose = (radius: number) => {
+  const section = {
+    kind: 'foldedOverSpar' as const,
+    boardThickness: 5,
+    sparHeight: 2 * (Math.sqrt(radius * 0.3 * 200) - 5),
+    sparPosition: 0.3,
+    bottomLength: 0.8,
+    rearBevel: 8,
+  };
+  return designOf([
+    trapezoid(600, 200, 200, {
+      stations: [
+        { distanceFromRoot: 0, chord: 200, section },
+        { distanceFromRoot: 600, chord: 200, section },
+      ],
+    }),
+  ]);
+};
+const plate = (halfSpan: number) => {
+  const section = { kind: 'flatPlate' as const, thickness: 5 };
+  return designOf([
+    trapezoid(halfSpan, 200, 200, {
+      stations: [
+        { distanceFromRoot: 0, chord: 200, section },
+        { distanceFromRoot: halfSpan, chord: 200, section },
+      ],
+    }),
+  ]);
+};
+/** A symmetric four-digit section is thickest at 30 % of the chord; the rod lies so much behind it. */
+const rodBehind = (share: number) => {
+  const section = { kind: 'fourDigit' as const, camber: 0, camberPosition: 0.4, thicknessRatio: 0.12 };
+  const x = (0.3 + share) * 200;
+  return designOf([
+    trapezoid(600, 200, 200, {
+      stations: [
+        { distanceFromRoot: 0, chord: 200, section },
+        { distanceFromRoot: 600, chord: 200, section },
+      ],
+      spars: [{ id: 'rod', start: { distanceFromRoot: 0, x }, end: { distanceFromRoot: 500, x }, linearDensity: 10 }],
+    }),
+  ]);
+};
+/** The elevator begins 0.1 of 220 mm out, 22 mm; the body leaves it so much. */
+const gap = (room: number) =>
+  change(
+    base,
+    ['/surfaces/tail/controls/elevator/from', 0.1],
+    [
+      '/bodies',
+      [
+        {
+          id: 'boom',
+          name: '',
+          kind: 'box',
+          mirrored: false,
+          position: { x: 0, y: 0, z: 30 },
+          frames: [0, 800].map((x) => ({ x, width: 2 * (22 - room), top: 20, bottom: -20 })),
+        },
+      ],
+    ],
+  );
+const sides = (difference: number) =>
+  change(base, ['/surfaces/wing/asBuilt', { left: { incidence: 3 }, right: { incidence: 3 + difference } }]);
+/** Wheels whose main axle stands this angle behind the balance point at the origin, 100 mm over the ground. */
+const standing = (angle: number) =>
+  change(base, [
+    '/wheels',
+    [
+      {
+        id: 'main',
+        position: { x: 100 * Math.tan(rad(angle)), y: 120, z: -75 },
+        diameter: 50,
+        mirrored: true,
+      },
+      { id: 'nose', position: { x: -300, y: 0, z: -75 }, diameter: 50, mirrored: false },
+    ],
+  ]);
+const high = change(base, [
+  '/dragItems',
+  [{ id: 'mast', name: '', dragArea: 20000, position: { x: 100, y: 0, z: 800 }, mirrored: false }],
+]);
+const away = { mass: { cg: [0, 0, 0], total: 1 }, reference: { area: 1, meanChord: 1, span: 1 } };
+
+/** An axis as the feel group judges it: the bands are pinned there. */
+const feltAs = (axis: string) =>
+  (['tooLittle', 'tooMuch', 'calm', 'lively', 'none'] as const).map((feel) => ({
+    is: feel === 'tooLittle' ? 'caution' : feel === 'tooMuch' ? 'note' : null,
+    numbers: { feel: { axes: [{ axis, feel, response: 1, travelShare: 0.5 }] } },
+  }));
+const tandem = designOf([
+  trapezoid(600, 200),
+  trapezoid(600, 200, 200, { id: 'rear', role: 'secondWing', position: { x: 500 } }),
+]);
+/** 50 g of motor pull 16.5 times as much; seven tenths of that over 0.15 + 1/10 carry 2.31 kg. */
+const motor = change(base, [
+  '/massItems',
+  [...base.massItems, { ...base.massItems[0]!, id: 'motor', mass: 50, category: 'motor' }],
+]);
+const rod = (material: string) =>
+  change(base, [
+    '/surfaces/wing/spars',
+    [
+      {
+        id: 'rod',
+        name: '',
+        start: { distanceFromRoot: 0, x: 60 },
+        end: { distanceFromRoot: 500, x: 60 },
+        linearDensity: 10,
+        width: 6,
+        height: 6,
+        material,
+      },
+    ],
+  ]);
+/** Root moment 36 N·m per GPa of a 6 mm square rod: n W b/(3π) with n = 4 and a span of 1.2 m. */
+const rodBears = (strength: number) => (strength * (0.006 ** 3 / 6) * 3 * Math.PI) / (4 * 1.2) / 9.80665;
+
+/** For each rule what it says just inside and just outside each of its bounds, the bounds as their sources give them. */
+export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
+  balanceAft: [
+    // Behind the window: 2 % of margin is barely stable.
+    ...along(
+      (staticMargin) => ({
+        numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [0.11, 0, 0] }, pitch: { staticMargin } },
+      }),
+      [0.0195, 'stop'],
+      [0.0205, 'caution'],
+    ),
+    { is: null, numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [0.0999, 0, 0] } } },
+  ],
+  balanceForward: along(
+    (x) => ({ numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [x, 0, 0] } } }),
+    [0.0799, 'caution'],
+    [0.0801, null],
+  ),
+  // 4 % of the greatest lift is worth a word, 12 % a caution.
+  builtAngle: along(
+    (moved) => ({
+      numbers: {
+        stall: { liftCoefficient: 1 },
+        rigging: { surfaces: [{ surface: 'wing', liftPerRadian: 5, flown: moved / 5, drawn: 0 }] },
+      },
+    }),
+    [0.039, null],
+    [0.041, 'note'],
+    [-0.041, 'note'],
+    [0.117, 'note'],
+    [-0.123, 'caution'],
+  ),
+  // √1.56 = 1.25 for a gust of half a g or a turn at 50°.
+  cruiseNearStall: along(
+    (ratio) => ({ numbers: { stall: { speed: base.conditions.cruiseSpeed / ratio } } }),
+    [1.28, null],
+    [1.22, 'caution'],
+    [1.07, 'caution'],
+    [1.03, 'stop'],
+  ),
+  downwashStrong: along(
+    (downwashSlope) => ({ numbers: { pitch: { downwashSlope, downwash: 0.05 } } }),
+    [0.59, null],
+    [0.61, 'note'],
+  ),
+  // 0.02 m² at 0.8 m: a moment of 0.016 over area and chord of one; 2° of control are free.
+  dragHeight: along(
+    (asked) => ({ design: high, numbers: { ...away, pitch: { momentFromElevator: 0.016 / rad(asked) } } }),
+    [1.95, null],
+    [2.05, 'note'],
+    [-2.05, 'note'],
+  ),
+  // 40 % of 20° is 8°.
+  elevatorAtStop: [
+    ...along(
+      (angle) => ({ numbers: { trim: { elevator: rad(angle) } } }),
+      [7.8, null],
+      [8.2, 'caution'],
+      [-8.2, 'caution'],
+      [19.8, 'caution'],
+      [20.2, 'stop'],
+    ),
+    // Without travel no share can be said.
+    ...along(
+      (travel) => ({
+        design: throughTail(20, travel),
+        numbers: { trim: { elevator: rad(5) } },
+        look: (finding) => (finding?.numbers['share'] ? 'a share' : 'none'),
+      }),
+      [0.0097, 'none'],
+      [0.0103, 'a share'],
+    ),
+  ],
+  elevonSaturation: (
+    [
+      [0.615, 0.31, null],
+      [0.585, 0.31, 'caution'],
+      [0.615, 0.29, 'caution'],
+      [0.31, 0.31, 'caution'],
+      [0.29, 0.31, 'stop'],
+    ] as const
+  ).map(([rollLeftAtTrim, pitchLeftAtHalfRoll, is]) => ({
+    is,
+    numbers: { sharedThrow: { rollLeftAtTrim, pitchLeftAtHalfRoll } },
+  })),
+  // A throw of 9 m/s a fifth above the stall: up to 7.5 m/s of stall; a quarter more asked cannot be thrown.
+  fastForLaunch: [
+    ...along(
+      (stall) => ({ numbers: { speeds: { stall } } }),
+      [7.35, null],
+      [7.65, 'caution'],
+      [9.2, 'caution'],
+      [9.55, 'stop'],
+    ),
+    ...along(
+      (stall) => ({ design: change(base, ['/brief/launch', 'bungee']), numbers: { speeds: { stall } } }),
+      [11.5, null],
+      [11.85, 'caution'],
+    ),
+  ],
+  flatVee: along(
+    (angle) => ({ design: vTail(angle) }),
+    [27.3, 'caution'],
+    [28.7, null],
+    [53.5, null],
+    [56.5, 'caution'],
+  ),
+  // 0.45 of a board of 5 mm: 2.25 mm.
+  foldTooTight: along((radius) => ({ design: nose(radius) }), [2.2, 'note'], [2.3, null]),
+  handsOffTrim: [
+    ...along(
+      (handsOffLift) => ({
+        numbers: { rigging: { handsOffLift }, stall: { liftCoefficient: 1 }, trim: { elevator: rad(-10) } },
+      }),
+      [0.83, null],
+      [0.87, 'caution'],
+      [0.99, 'caution'],
+      [1.01, 'stop'],
+      [0.0615, null],
+      [0.0585, 'caution'],
+    ),
+    // 35 % of 20° up is 7°: little travel stops the dive.
+    ...along((angle) => ({ numbers: { ...diving, trim: { elevator: rad(-angle) } } }), [6.8, 'note'], [7.2, 'caution']),
+    ...along(
+      (error) => ({
+        design: builtTail,
+        numbers: {
+          ...diving,
+          rigging: { handsOffLift: 0.01, surfaces: [{ surface: 'tail', drawn: 0, flown: rad(error) }] },
+          trim: { elevator: rad(-10), tailIncidence: null },
+        },
+        look: countRemedies,
+      }),
+      [0.146, 0],
+      [0.154, 1],
+    ),
+    ...along(
+      (turn) => ({
+        numbers: {
+          ...diving,
+          rigging: { handsOffLift: 0.01, surfaces: [{ surface: 'tail', drawn: 0, flown: 0 }] },
+          trim: { elevator: rad(-10), tailIncidence: rad(turn) },
+        },
+        look: countRemedies,
+      }),
+      [0.097, 0],
+      [0.103, 1],
+    ),
+  ],
+  hingeRub: along((room) => ({ design: gap(room) }), [1.93, 'caution'], [2.07, null]),
+  leftRight: [
+    ...along(
+      (share) => ({
+        numbers: {
+          asymmetry: { aileron: rad(share * 20), rudder: 0, steadyRoll: 0 },
+          trim: { speed: 1 },
+          reference: { span: 2 },
+        },
+      }),
+      [0.078, null],
+      [0.082, 'note'],
+      [0.243, 'note'],
+      [0.257, 'caution'],
+      [0.78, 'caution'],
+      [0.82, 'stop'],
+    ),
+    // 15°/s is a surprise.
+    ...along(
+      (rate) => ({
+        numbers: {
+          asymmetry: { aileron: rad(2), rudder: 0, steadyRoll: rad(rate) },
+          trim: { speed: 1 },
+          reference: { span: 2 },
+        },
+      }),
+      [14.6, 'note'],
+      [-15.4, 'caution'],
+    ),
+    // With nothing to hold it, 3°/s is too much.
+    ...along(
+      (rate) => ({
+        design: uncontrolled,
+        numbers: {
+          asymmetry: { aileron: 0, rudder: 0, steadyRoll: rad(rate) },
+          trim: { speed: 1 },
+          reference: { span: 2 },
+        },
+      }),
+      [2.9, null],
+      [3.1, 'stop'],
+    ),
+    ...along(
+      (difference) => ({
+        design: sides(difference),
+        numbers: { asymmetry: { aileron: rad(10), rudder: 0, steadyRoll: 0 } },
+        look: countRemedies,
+      }),
+      [0.048, 0],
+      [0.052, 1],
+    ),
+  ],
+  loadingOverBrief: along(
+    (over) => ({
+      design: change(base, ['/brief/targetWingLoading', 3000]),
+      numbers: { mass: { wingLoading: 3 * over } },
+    }),
+    [1.09, null],
+    [1.11, 'caution'],
+  ),
+  manoeuvreMargin: along(
+    (manoeuvreMargin) => ({ numbers: { pitch: { manoeuvreMargin } } }),
+    [0.031, null],
+    [0.029, 'caution'],
+    [0.001, 'caution'],
+    [-0.001, 'stop'],
+  ),
+  // ±4 mm: 8 mm of width.
+  narrowWindow: along(
+    (width) => ({ numbers: { window: { aft: 0.1, forward: 0.1 - width } } }),
+    [0.0083, null],
+    [0.0077, 'caution'],
+    [-0.001, 'stop'],
+  ),
+  noseDeparts: [
+    ...along(
+      (timeToHalf) => ({ numbers: { motion: { longitudinal: [{ grows: true, period: null, timeToHalf }] } } }),
+      [1.95, 'stop'],
+      [2.05, 'caution'],
+    ),
+    ...along(
+      (period) => ({ numbers: { motion: { longitudinal: [{ grows: true, period, timeToHalf: 1 }] } } }),
+      [1.95, 'stop'],
+      [2.05, null],
+    ),
+  ],
+  nothingWeighed: [
+    { is: 'note', numbers: { mass: { total: null } } },
+    { is: null, numbers: { mass: { total: 0.1 } } },
+  ],
+  offCentre: along(
+    (off) => ({ numbers: { mass: { cg: [0.09, off, 0] }, reference: { span: 1 } } }),
+    [0.0097, null],
+    [0.0103, 'caution'],
+    [-0.0103, 'caution'],
+  ),
+  outsideTable: along(
+    (count) => ({
+      numbers: {
+        sections: Array.from({ length: count }, () => ({ surface: 'wing', reynolds: 1e4, outsideTable: true })),
+      },
+    }),
+    [0, null],
+    [1, 'note'],
+  ),
+  overCeiling: [
+    ...along(
+      (total) => ({ design: motor, numbers: { mass: { total }, speeds: { glideRatio: 10 } } }),
+      [2.29, null],
+      [2.33, 'caution'],
+    ),
+    ...(
+      [
+        ['carbon tube', 6e8],
+        ['glass rod', 2.5e8],
+        ['pine', 3e7],
+        ['aluminium', 1.2e8],
+      ] as const
+    ).flatMap(([material, strength]) =>
+      along(
+        (share) => ({
+          design: rod(material),
+          numbers: { mass: { total: share * rodBears(strength) }, reference: { span: 1.2, area: 0.24 } },
+        }),
+        [0.97, null],
+        [1.03, 'caution'],
+      ),
+    ),
+  ],
+  overWeight: along(
+    (total) => ({ design: change(base, ['/brief/maximumMass', 600]), numbers: { mass: { total } } }),
+    [0.599, null],
+    [0.601, 'caution'],
+  ),
+  packOutOfTravel: along(
+    (from) => ({
+      design: change(base, ['/massItems/pack/attachment/from', from]),
+      // 100 g of 600 g: 10 mm of balance are 60 mm of the pack, from 85 to 25 mm.
+      numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [0.11, 0, 0], total: 0.6 } },
+    }),
+    [24, null],
+    [26, 'stop'],
+  ),
+  panelTooLong: along(
+    (halfSpan) => ({
+      design: change(base, ['/brief/longestPanel', 700], ['/surfaces/wing/stations/1/distanceFromRoot', halfSpan]),
+    }),
+    [695, null],
+    [720, 'caution'],
+  ),
+  pitchFeel: feltAs('pitch'),
+  pitchFloor: along(
+    (ratio) => ({ numbers: { speeds: { pitchFloor: ratio * 7, stall: 7 } } }),
+    [1.27, null],
+    [1.33, 'caution'],
+  ),
+  rearStallsFirst: along(
+    (frontLeft) => ({ design: tandem, numbers: { stall: { liftLeft: { wing: frontLeft, rear: 0.1 } } } }),
+    [0.099, null],
+    [0.101, 'stop'],
+  ),
+  rollFeel: feltAs('roll'),
+  rudderRolls: [
+    ...along(
+      (bank) => ({
+        design: change(base, ['/surfaces/wing/controls', []]),
+        numbers: { feel: { bankByRudder: rad(bank) } },
+      }),
+      [8.2, null],
+      [7.8, 'caution'],
+      [-1, 'stop'],
+    ),
+    { is: 'note', numbers: { feel: { bankByRudder: rad(-1) } } },
+    { is: null, numbers: { feel: { bankByRudder: rad(1) } } },
+  ],
+  slowSide: along(
+    (share) => ({ design: tailless, numbers: { speeds: { approach: 10 * share, bestGlide: 10 } } }),
+    [0.78, 'note'],
+    [0.82, null],
+  ),
+  // At an arm of 2.5 chords 21 % is usual; six tenths of it are 12.6 %.
+  smallTail: along(
+    (share) => ({
+      numbers: {
+        reference: { meanChord: 0.2 },
+        tails: [{ surface: 'tail', horizontal: share * 2.5, arm: 0.5 }],
+      },
+    }),
+    [0.123, 'caution'],
+    [0.129, null],
+  ),
+  spanOverBrief: along(
+    (span) => ({ design: change(base, ['/brief/maximumSpan', 1000]), numbers: { reference: { span } } }),
+    [1.00048, null],
+    [1.00052, 'caution'],
+  ),
+  sparMisplaced: along((share) => ({ design: rodBehind(share) }), [0.114, null], [0.126, 'caution']),
+  spiralDive: along(
+    (timeToHalf) => ({ numbers: { motion: { lateral: [{ kind: 'spiral', grows: true, timeToHalf }] } } }),
+    [5.1, null],
+    [4.9, 'note'],
+    [2.05, 'note'],
+    [1.95, 'caution'],
+  ),
+  stifferThanWanted: along(
+    (staticMargin) => ({
+      design: change(base, ['/balance/maximumStaticMargin', 0.2]),
+      numbers: { pitch: { staticMargin } },
+    }),
+    [0.199, null],
+    [0.201, 'note'],
+  ),
+  // Two degrees before thin tails stall.
+  tailOverloaded: along(
+    (angle) => ({ numbers: { rigging: { surfaces: [{ surface: 'tail', againstAir: rad(angle), flown: 0 }] } } }),
+    [7.8, null],
+    [8.2, 'caution'],
+    [-8.2, 'caution'],
+  ),
+  thickAtLowReynolds: (
+    [
+      [69e3, 0.12, 'caution'],
+      [71e3, 0.12, null],
+      [60e3, 0.108, null],
+      [60e3, 0.112, 'caution'],
+    ] as const
+  ).map(([reynolds, thicknessRatio, is]) => ({
+    is,
+    numbers: { sections: [{ surface: 'wing', reynolds, thicknessRatio, family: 'thick' }] },
+  })),
+  thrustLine: [
+    ...along(
+      (share) => ({
+        design: drive(0),
+        numbers: { trim: { elevator: rad(share * 20), elevatorPowerOff: 0, thrustMoment: 1 } },
+      }),
+      [0.117, null],
+      [0.123, 'caution'],
+      [-0.123, 'caution'],
+    ),
+    ...along(
+      (travel) => ({
+        design: change(
+          drive(0),
+          ['/surfaces/tail/controls/elevator/throwUp', travel],
+          ['/surfaces/tail/controls/elevator/throwDown', travel],
+        ),
+        numbers: { trim: { elevator: rad(5), elevatorPowerOff: 0, thrustMoment: 1 } },
+      }),
+      [0.0097, null],
+      [0.0103, 'caution'],
+    ),
+  ],
+  tipStall: along(
+    (startsAtSpanFraction) => ({ numbers: { stall: { startsAtSpanFraction, surface: 'wing' } } }),
+    [0.68, null],
+    [0.72, 'caution'],
+  ),
+  undercarriagePlace: along(
+    (angle) => ({ design: standing(angle), numbers: { mass: { cg: [0, 0, 0] } } }),
+    [11.7, 'caution'],
+    [12.3, null],
+    [27.4, null],
+    [28.6, 'caution'],
+  ),
+  wallows: [
+    ...along(
+      (timeToHalf) => ({
+        numbers: { motion: { lateral: [{ kind: 'dutchRoll', grows: false, period: 1, timeToHalf }] } },
+      }),
+      [2.93, null],
+      [3.07, 'caution'],
+    ),
+    { is: 'stop', numbers: { motion: { lateral: [{ kind: 'dutchRoll', grows: true, period: 1, timeToHalf: 1 }] } } },
+  ],
+  // A quarter below the usual 0.04.
+  weakFin: along(
+    (yawStiffness) => ({ numbers: { lateral: { yawStiffness } } }),
+    [0.0307, null],
+    [0.0293, 'caution'],
+    [0.001, 'caution'],
+    [-0.001, 'stop'],
+  ),
+  weightCreep: along(
+    (measured) => ({ numbers: { mass: { parts: [{ name: 'Wing', measured, computed: 1 }] } } }),
+    [1.058, null],
+    [1.062, 'note'],
+  ),
+  // 55 times 5 mm: 275 mm.
+  wingUnspared: along((halfSpan) => ({ design: plate(halfSpan) }), [268, null], [282, 'note']),
+  yawFeel: feltAs('yaw'),
+};
