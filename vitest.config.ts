@@ -15,6 +15,8 @@ export default defineConfig({
     include: ['{src,server,cli,demo,tests,bench}/**/*.test.{ts,tsx}'],
     pool: 'threads',
     maxWorkers: 2,
+    // A loop over nothing passes nothing.
+    expect: { requireAssertions: true },
     testTimeout: 60_000,
   },
 });

@@ -1,3 +1,4 @@
+import { forAll } from '#/tests/forAll';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { designOf, trapezoid } from '#/tests/designs';
@@ -60,16 +61,14 @@ describe('rigid bodies', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
       ),
     });
-    fc.assert(
-      fc.property(fc.array(element, { minLength: 1, maxLength: 12 }), (elements) => {
-        const { inertia } = massProperties(elements)!;
-        const { xx, yy, zz, xz } = inertia;
-        expect(xx + yy).toBeGreaterThanOrEqual(zz - 1e-9);
-        expect(yy + zz).toBeGreaterThanOrEqual(xx - 1e-9);
-        expect(zz + xx).toBeGreaterThanOrEqual(yy - 1e-9);
-        expect(xx * zz - xz * xz).toBeGreaterThanOrEqual(-1e-9);
-      }),
-    );
+    forAll(100, [fc.array(element, { minLength: 1, maxLength: 12 })], (elements) => {
+      const { inertia } = massProperties(elements)!;
+      const { xx, yy, zz, xz } = inertia;
+      expect(xx + yy).toBeGreaterThanOrEqual(zz - 1e-9);
+      expect(yy + zz).toBeGreaterThanOrEqual(xx - 1e-9);
+      expect(zz + xx).toBeGreaterThanOrEqual(yy - 1e-9);
+      expect(xx * zz - xz * xz).toBeGreaterThanOrEqual(-1e-9);
+    });
   });
 
   test('nothing has no balance', () => {

@@ -1,3 +1,4 @@
+import { forAll } from '#/tests/forAll';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { dotRow, factorise, factoriseInPlace, SingularMatrixError, solveFactored } from './luFactors';
@@ -17,14 +18,12 @@ const multiply = (matrix: Float64Array, x: Float64Array, size: number) =>
 
 describe('factors', () => {
   test('solve what they came from, for every size around the width of a sweep', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 23 }), fc.integer({ min: 1, max: 1e6 }), (size, seed) => {
-        const matrix = randomMatrix(size, seed);
-        const wanted = Float64Array.from({ length: size }, (_, index) => Math.sin(index + seed));
-        const got = solveFactored(factorise(matrix, size), multiply(matrix, wanted, size));
-        got.forEach((value, index) => expect(value).toBeCloseTo(wanted[index]!, 7));
-      }),
-    );
+    forAll(100, [fc.integer({ min: 1, max: 23 }), fc.integer({ min: 1, max: 1e6 })], (size, seed) => {
+      const matrix = randomMatrix(size, seed);
+      const wanted = Float64Array.from({ length: size }, (_, index) => Math.sin(index + seed));
+      const got = solveFactored(factorise(matrix, size), multiply(matrix, wanted, size));
+      got.forEach((value, index) => expect(value).toBeCloseTo(wanted[index]!, 7));
+    });
   });
 
   test('the leading block is factored by itself', () => {

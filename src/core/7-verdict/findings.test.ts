@@ -233,10 +233,12 @@ describe('remedies', () => {
     ...DEMO_NAMES.map((name) => [name, demoDesign(name)] as [string, Design]),
   ];
 
+  let tried = 0;
   test.each(documents)('%s: each one offered removes its finding and brings nothing worse', (_, design) => {
     const before = analyse(design);
     for (const finding of before.findings) {
       for (const remedy of finding.remedies) {
+        tried++;
         const after = analyse(withFields(design, remedy.change), { without: ['remedies'] });
         expect(
           after.findings.map(({ id }) => id),
@@ -250,6 +252,12 @@ describe('remedies', () => {
         }
       }
     }
+    const ids = before.findings.map(({ id }) => id);
+    expect(new Set(ids).size, 'no finding twice').toBe(ids.length);
+  });
+
+  test('that was more than a handful', () => {
+    expect(tried).toBeGreaterThan(150);
   });
 
   test('there is one for a tail-heavy aircraft with a pack that can move, and none while dragging', () => {

@@ -1,4 +1,4 @@
-import { said } from '#/tests/matchers';
+import { expectWithin, said } from '#/tests/matchers';
 import { describe, expect, test } from 'vitest';
 import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { materialSchema } from '@/core/2-document/schema/airframe';
@@ -106,7 +106,7 @@ describe('sizing', () => {
     expect(mixed).toMatchObject({ wing: 'single', aspectRatio: 9, tail: 'vTail' });
     const { design, analysis } = sized(mixed);
     expect(design.surfaces.map(({ role }) => role)).toEqual(['wing', 'vTail']);
-    expect(analysis.reference.aspectRatio!).toBeCloseTo(9, 0);
+    expectWithin(analysis.reference.aspectRatio, 9, 5e-3);
     expect(mixRecipes(conventional, conventional)).toBe(conventional);
   });
 });

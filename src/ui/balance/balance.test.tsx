@@ -33,13 +33,13 @@ describe('bring it to', () => {
     const way = async () =>
       (await within(screen.getByTestId('ways')).findAllByRole('button', { name: /^Take: .*ballast/i }))[0]!;
     await hand.click(await way());
-    await waitFor(() => expect(analysis().mass.cg![0]).toBeCloseTo((forward! + aft!) / 2, 3));
+    await waitFor(() => expect(analysis().mass.cg![0]).toBeCloseTo((forward! + aft!) / 2, 9));
     await hand.selectOptions(screen.getByRole('combobox', { name: 'Balance at' }), 'a place');
     const [place] = screen.getAllByRole('textbox', { name: 'Aft of the datum' });
     await hand.clear(place!);
     await hand.type(place!, '245{Enter}');
     await hand.click(await way());
-    await waitFor(() => expect(analysis().mass.cg![0]).toBeCloseTo(0.245, 3));
+    await waitFor(() => expect(analysis().mass.cg![0]).toBeCloseTo(0.245, 9));
   });
 
   test('a margin that cannot be is refused with its range', async () => {

@@ -1,3 +1,4 @@
+import { forAll } from '#/tests/forAll';
 import { said } from '#/tests/matchers';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
@@ -49,21 +50,22 @@ describe('perimeter in closed form', () => {
   });
 
   test('the strip runs from one edge to the other, and lines keep their order', () => {
-    fc.assert(
-      fc.property(
+    forAll(
+      100,
+      [
         fc.record({
           sparHeight: fc.double({ min: 4, max: 40, noNaN: true }),
           sparPosition: fc.double({ min: 0.1, max: 0.5, noNaN: true }),
           bottomLength: fc.double({ min: 0, max: 1, noNaN: true }),
           rearBevel: fc.double({ min: 0, max: 30, noNaN: true }),
         }),
-        (input) => {
-          const { lines, cutWidth } = foldPattern(fold(input), 220, { scored: 'inner' });
-          expect(lines.at(-1)!.at).toBe(cutWidth);
-          const places = lines.filter(({ kind }) => kind !== 'bevel').map(({ at }) => at);
-          expect([...places].sort((a, b) => a - b)).toEqual(places);
-        },
-      ),
+      ],
+      (input) => {
+        const { lines, cutWidth } = foldPattern(fold(input), 220, { scored: 'inner' });
+        expect(lines.at(-1)!.at).toBe(cutWidth);
+        const places = lines.filter(({ kind }) => kind !== 'bevel').map(({ at }) => at);
+        expect([...places].sort((a, b) => a - b)).toEqual(places);
+      },
     );
   });
 
@@ -123,5 +125,5 @@ test('only a section that swells has a thickest place for a rod to miss', () => 
   ]) {
     expect(offOf(even)).toEqual([0, 0, 0]);
   }
-  for (const off of offOf({ kind: 'fourDigit', thicknessRatio: 0.12 })) expect(off).toBeCloseTo(0.8 - 0.3, 2);
+  for (const off of offOf({ kind: 'fourDigit', thicknessRatio: 0.12 })) expect(off).toBeCloseTo(0.8 - 0.3, 3);
 });

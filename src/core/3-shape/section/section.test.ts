@@ -86,7 +86,7 @@ describe('contours as built', () => {
     );
     const { ratio, position } = thicknessOf(contour);
     expect(ratio).toBeCloseTo((14 + 10) / 200, 3);
-    expect(position).toBeCloseTo(0.3, 1);
+    expect(position).toBeCloseTo(0.3, 3);
   });
 
   test('behind a short lower skin only the upper one is left', () => {
@@ -101,7 +101,7 @@ describe('contours as built', () => {
   test('a four-digit section of 12 % is 12 % thick at 30 % (NACA Report 460)', () => {
     const { ratio, position } = thicknessOf(contourOf(section({ kind: 'fourDigit', thicknessRatio: 0.12 }), 200));
     expectWithin(ratio, 0.12, 1e-3);
-    expect(position).toBeCloseTo(0.3, 1);
+    expect(position).toBeCloseTo(0.3, 3);
   });
 
   test('coordinates come back as they were, turned level', () => {
@@ -187,7 +187,8 @@ describe('polars of sections', () => {
     expect(points.at(-1)!.lift).toBeCloseTo(data.maximumLift, 12);
     const least = points.reduce((a, b) => (b.drag < a.drag ? b : a));
     expect(least.drag).toBeGreaterThanOrEqual(data.leastDrag);
-    expect(least.lift).toBeCloseTo(data.bestLift, 1);
+    // Of points between nought and the greatest lift the nearest.
+    expect(Math.abs(least.lift - data.bestLift)).toBeLessThanOrEqual(data.maximumLift / (points.length - 1) / 2);
     expect(points.at(-1)!.drag).toBeCloseTo(
       data.leastDrag + data.dragGrowth * (data.maximumLift - data.bestLift) ** 2,
       12,

@@ -50,7 +50,8 @@ describe('ways to balance at a target', () => {
     const way = balanceWays(real, before, aim).find(({ kind }) => kind === 'wing')!;
     const after = numbersOf(withFields(real, way.change));
     const wanted = before.pitch.neutralPoint! - aim;
-    expect((after.pitch.neutralPoint! - after.mass.cg![0]) * 1000).toBeCloseTo(wanted * 1000, -1);
+    // The tail comes nearer to the wing, which this way does not reckon with: a fifth of the shift.
+    expect(Math.abs(after.pitch.neutralPoint! - after.mass.cg![0] - wanted)).toBeLessThan(0.2 * 0.015);
   });
 
   test('a pod takes along what moves with it', () => {

@@ -1,3 +1,4 @@
+import { forAll, SKIPPED } from '#/tests/forAll';
 import { said } from '#/tests/matchers';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
@@ -56,16 +57,13 @@ describe('sizes of the wings', () => {
   });
 
   test('any size that is reached is reached, and back again', () => {
-    fc.assert(
-      fc.property(fc.constantFrom(...WING_SIZES), fc.double({ min: 0.8, max: 1.3, noNaN: true }), (size, factor) => {
-        const there = resizeWings(base, { size, value: sizes[size]! * factor }, []);
-        if (there.kind === 'impossible') return;
-        const back = resizeWings(there.design, { size, value: sizes[size]! }, []);
-        expect(back.kind).toBe('stretched');
-        if (back.kind === 'stretched') expect(wingSizesOf(back.design).area! / sizes.area!).toBeCloseTo(1, 4);
-      }),
-      { numRuns: 40 },
-    );
+    forAll(40, [fc.constantFrom(...WING_SIZES), fc.double({ min: 0.8, max: 1.3, noNaN: true })], (size, factor) => {
+      const there = resizeWings(base, { size, value: sizes[size]! * factor }, []);
+      if (there.kind === 'impossible') return SKIPPED;
+      const back = resizeWings(there.design, { size, value: sizes[size]! }, []);
+      expect(back.kind).toBe('stretched');
+      if (back.kind === 'stretched') expect(wingSizesOf(back.design).area! / sizes.area!).toBeCloseTo(1, 4);
+    });
   });
 
   test('without a wing or a mass the sizes are unknown, and said so', () => {
