@@ -2,7 +2,9 @@
 const { readdirSync } = require('node:fs');
 
 /** Rooms of the core in the order of their names: each builds on those before it, never on one behind. */
-const ROOMS = readdirSync('src/core').filter((name) => /^\d-/.test(name)).sort();
+const ROOMS = readdirSync('src/core')
+  .filter((name) => /^\d-/.test(name))
+  .sort();
 const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 module.exports = {
   forbidden: [

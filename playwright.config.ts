@@ -5,7 +5,9 @@ const PORT = 4391;
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 40_000,
+  // Several times what the longest test takes on a quiet machine.
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   retries: process.env['CI'] ? 1 : 0,
   reporter: [
     ['list'],
@@ -28,7 +30,7 @@ export default defineConfig({
       ],
     },
     trace: 'off',
-    actionTimeout: 8_000,
+    actionTimeout: 20_000,
   },
   webServer: {
     command: `node dist/node/server.js --port ${PORT}`,

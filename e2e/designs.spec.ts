@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beamNumbers, expectAccessible, openDesign, field } from './support';
+import { beamNumbers, expectAccessible, expectSaved, field, openDesign } from './support';
 
 test('new, copy, rename, remove with undo', async ({ page }) => {
   await page.goto('/');
@@ -9,7 +9,7 @@ test('new, copy, rename, remove with undo', async ({ page }) => {
   await expect(page.getByTestId('verdict')).toContainText(/Balances/);
   await page.getByLabel('Name of the design').fill('Breakwater');
   await page.keyboard.press('Enter');
-  await page.waitForTimeout(500);
+  await expectSaved(page);
   await page.getByRole('link', { name: 'Inclinar' }).click();
   await page.getByRole('button', { name: 'Copy Breakwater' }).click();
   await expect(page.getByRole('link', { name: 'Breakwater copy' })).toBeVisible();
@@ -60,7 +60,7 @@ test('a killed tab loses at most the last half second', async ({ context }) => {
   await openDesign(first, 'Lagoon Postman');
   await field(first, 'Incidence').fill('4.2');
   await first.keyboard.press('Enter');
-  await first.waitForTimeout(500);
+  await expectSaved(first);
   await first.close({ runBeforeUnload: false });
   const second = await context.newPage();
   await openDesign(second, 'Lagoon Postman');

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beamNumbers, drag, openDesign, watchErrors, field } from './support';
+import { beamNumbers, drag, expectSaved, field, openDesign, watchErrors } from './support';
 
 test('from a drawn aircraft to a verdict: drag, type, read, mend, reload, export, import', async ({ page }, info) => {
   const noErrors = watchErrors(page);
@@ -37,8 +37,7 @@ test('from a drawn aircraft to a verdict: drag, type, read, mend, reload, export
   const mended = await beamNumbers(page);
 
   // Reload: all is there.
-  await expect(page.getByTestId('save-state')).toHaveText('Saved in this browser');
-  await page.waitForTimeout(500);
+  await expectSaved(page);
   await page.reload();
   await expect(page.getByTestId('verdict')).toHaveText('Balances inside its window');
   expect(await beamNumbers(page)).toEqual(mended);

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { beamNumbers, counting, field, openDesign, toStage, watchErrors } from './support';
+import { beamNumbers, counting, expectSaved, field, openDesign, toStage, watchErrors } from './support';
 
 /** Most actions from an empty browser to a sized model. */
 const MOST_ACTIONS = 25;
@@ -122,7 +122,7 @@ test('a shared wing changed in one design follows in the other, and combinations
   await field(page, 'Span, projected').fill('1111');
   await page.keyboard.press('Enter');
   await expect(field(page, 'Span, projected')).toHaveValue('1111');
-  await page.waitForTimeout(700);
+  await expectSaved(page);
   // The wing that came in is shared with the design it came from.
   const other = span === '1237' ? 'Lagoon Postman' : 'Evening Lifter';
   await openDesign(page, other, 'Wing');

@@ -28,6 +28,11 @@ export async function beamNumbers(page: Page): Promise<string[]> {
   return texts.map((text) => text ?? '');
 }
 
+/** Waits until everything that was typed lies in the browser's storage. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-state')).toHaveText('Saved in this browser');
+}
+
 /** Axe finds nothing on the page as it is. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

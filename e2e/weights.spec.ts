@@ -63,7 +63,8 @@ test('a part is dragged from the side, kept in the drawer and at hand in another
   await expect(field(page, 'Receiver aft of datum')).not.toHaveValue('260');
   await expect(field(page, 'Receiver above datum')).not.toHaveValue('5');
   await page.getByRole('button', { name: 'Keep Receiver in my drawer' }).click();
-  await page.waitForTimeout(300);
+  // Kept for good before another design is opened.
+  await expect(page.getByText('Receiver lies in your drawer now, for every design.')).toBeVisible();
   await openDesign(page, 'Gannet Vee', 'Weights');
   await page.getByRole('button', { name: 'Put Receiver in' }).click();
   await expect(

@@ -21,7 +21,8 @@ export function run(command, args, env = {}) {
   }
 }
 
-function filesBelow(path) {
+/** Every file at or below a path. */
+export function filesBelow(path) {
   if (!existsSync(path)) return [];
   if (statSync(path).isFile()) return [path];
   return readdirSync(path)

@@ -1,7 +1,7 @@
-// npm test: installs what is missing, checks, runs unit and browser tests; the last line counts them.
+// npm test [-- unit | browser | check | NAME]: installs what is missing, checks, runs unit and browser tests; the last line counts them.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { CHROMIUM, ensureBuilt, ensureChromium, ensureInstalled } from './steps.mjs';
+import { CHROMIUM, ensureBuilt, ensureChromium, ensureInstalled, filesBelow } from './steps.mjs';
 
 const RESULTS = '.cache/results';
 const total = { passed: 0, failed: 0 };
@@ -44,7 +44,13 @@ function checkLayers() {
   count(status === 0 && modules > 50 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
 }
 
-function runUnitTests() {
+function runChecks() {
+  check('types', ['node_modules/typescript-native/bin/tsc', '--noEmit']);
+  check('lint', ['node_modules/oxlint/bin/oxlint', '--deny-warnings']);
+  checkLayers();
+}
+
+function runUnitTests(only = []) {
   process.stdout.write('\n== unit tests\n');
   const output = `${RESULTS}/unit.json`;
   execute([
@@ -53,6 +59,7 @@ function runUnitTests() {
     '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${output}`,
+    ...only,
   ]);
   const { numPassedTests = 0, numFailedTests = 0, numFailedTestSuites = 0 } = readResults(output);
   count({
@@ -61,10 +68,13 @@ function runUnitTests() {
   });
 }
 
-function runBrowserTests() {
+function runBrowserTests(only = []) {
+  if (!ensureChromium()) finish(1);
+  ensureBuilt('app');
+  ensureBuilt('node');
   process.stdout.write('\n== browser tests\n');
   const output = `${RESULTS}/browser.json`;
-  execute(['node_modules/@playwright/test/cli.js', 'test'], {
+  execute(['node_modules/@playwright/test/cli.js', 'test', ...only], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: output,
     CHROMIUM_PATH: CHROMIUM,
   });
@@ -77,20 +87,30 @@ function readResults(path) {
   return { numFailedTests: 1 };
 }
 
+/** Tests whose file is named so; when there is none, those whose title is. */
+function runNamed(name) {
+  const has = (folders, suffix) =>
+    folders.flatMap(filesBelow).some((file) => suffix.test(file) && file.toLowerCase().includes(name.toLowerCase()));
+  const unit = has(['src', 'tests', 'server', 'cli', 'demo'], /\.test\.tsx?$/);
+  const browser = has(['e2e'], /\.spec\.ts$/);
+  if (unit) runUnitTests([name]);
+  if (browser) runBrowserTests([name]);
+  if (unit || browser) return;
+  runUnitTests(['--passWithNoTests', '-t', name]);
+  runBrowserTests(['--pass-with-no-tests', '-g', name]);
+}
+
 function finish(failures) {
   process.stdout.write(`\n${total.passed} passed, ${total.failed + failures} failed\n`);
   process.exit(total.failed + failures === 0 && total.passed > 0 ? 0 : 1);
 }
 
+const [part] = process.argv.slice(2);
 ensureInstalled();
-if (!ensureChromium()) finish(1);
+if (!part && !ensureChromium()) finish(1);
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
-check('types', ['node_modules/typescript-native/bin/tsc', '--noEmit']);
-check('lint', ['node_modules/oxlint/bin/oxlint', '--deny-warnings']);
-checkLayers();
-runUnitTests();
-ensureBuilt('app');
-ensureBuilt('node');
-runBrowserTests();
+const parts = { check: [runChecks], unit: [runUnitTests], browser: [runBrowserTests] };
+if (part && !parts[part]) runNamed(part);
+else for (const run of part ? parts[part] : Object.values(parts).flat()) run();
 finish(0);

@@ -4,11 +4,12 @@ const ROUNDERS = new Set(['round', 'ceil', 'floor']);
 const MESSAGE = 'Convert with the functions of src/core/1-base/units/convert.ts, so that every quantity has one unit.';
 
 const isNumber = (node, value) => node.type === 'Literal' && node.value === value;
-const isPi = (node) =>
-  node.type === 'MemberExpression' && node.object.name === 'Math' && node.property.name === 'PI';
+const isPi = (node) => node.type === 'MemberExpression' && node.object.name === 'Math' && node.property.name === 'PI';
 const has = (node, test) =>
   test(node) ||
-  (node.type === 'BinaryExpression' && (node.operator === '*' || node.operator === '/') && (has(node.left, test) || has(node.right, test)));
+  (node.type === 'BinaryExpression' &&
+    (node.operator === '*' || node.operator === '/') &&
+    (has(node.left, test) || has(node.right, test)));
 
 const isRounder = (node) =>
   node?.type === 'CallExpression' && node.callee.object?.name === 'Math' && ROUNDERS.has(node.callee.property?.name);

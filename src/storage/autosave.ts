@@ -55,7 +55,9 @@ export function createAutosave(store: DesignStore, id: string, loadedGeneration:
   return {
     change: (design: Design): void => {
       newest = design;
-      if (!held && !timer) timer = setTimeout(() => void flush(), SAVE_WITHIN);
+      if (held || timer) return;
+      timer = setTimeout(() => void flush(), SAVE_WITHIN);
+      events.onState('saving');
     },
     flush,
     hasUnsaved: (): boolean => newest !== null || writing !== null,

@@ -75,11 +75,13 @@ describe('autosave', () => {
     const autosave = createAutosave(store, id, 1, heard);
     for (let step = 0; step < 20; step++) autosave.change(named(`Step ${step}`));
     expect(autosave.hasUnsaved()).toBe(true);
+    // It says so from the first change on, not from the write.
+    expect(heard.onState.mock.calls).toEqual([['saving']]);
     await wait(SAVE_WITHIN + 150);
     expect((await store.load(id))!.name).toBe('Step 19');
     expect((await store.load(id))!.generation).toBe(2);
     expect(autosave.hasUnsaved()).toBe(false);
-    expect(heard.onState.mock.calls.map(([state]) => state)).toEqual(['saving', 'saved']);
+    expect(heard.onState.mock.calls.map(([state]) => state)).toEqual(['saving', 'saving', 'saved']);
   });
 
   test('a steady stream of changes does not put the save off', async () => {
