@@ -20,6 +20,7 @@ import { stall } from './stall/stall';
 import { tails } from './tails/tails';
 import { trim } from './trim/trim';
 import { wash } from './wash/wash';
+import { wetted } from './wetted/wetted';
 import { window } from './window/window';
 
 /**
@@ -51,6 +52,7 @@ export const GROUPS = [
   spanLoading,
   tails,
   sections,
+  wetted,
   ceilings,
 ] as const satisfies readonly Group[];
 

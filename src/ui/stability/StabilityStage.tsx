@@ -8,6 +8,7 @@ import { Schools } from '../balance/Schools';
 import { Section } from '../numbers/Section';
 import { ControlFeelSection } from './ControlFeelSection';
 import { InPlainWords } from './InPlainWords';
+import { WettedSection } from './WettedSection';
 
 const SpanLoadingChart = lazy(() => import('./SpanLoadingChart'));
 
@@ -119,6 +120,7 @@ export function StabilityStage() {
         />
         <Derived id="drag" />
       </Section>
+      <WettedSection wetted={analysis.wetted} />
       <Schools />
       <Motion motion={analysis.motion} />
       <Section title="Roll and yaw, per radian">

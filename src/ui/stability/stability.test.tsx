@@ -32,6 +32,17 @@ describe('stability', () => {
     expect(document.body.textContent).toMatch(/no wing/i);
   });
 
+  test('wetted areas by surface, in the units of the user', async () => {
+    const { analysis } = await show(demoDesign('lagoon-postman'), <StabilityStage />);
+    const table = within(screen.getByTestId('wetted'));
+    const { surfaces } = analysis().wetted;
+    expect(surfaces.length).toBeGreaterThan(2);
+    expect(table.getAllByRole('row')).toHaveLength(1 + surfaces.length);
+    const first = table.getAllByRole('row')[1]!.textContent!;
+    expect(first).toContain(`${(surfaces[0]!.area * 100).toFixed(2)} dm²`);
+    expect(first).toContain(`${Math.round(surfaces[0]!.reynolds / 1000)} 000`);
+  });
+
   test('plain words follow the numbers: less fin, and it wanders', async () => {
     const { dispatch, design, analysis } = await show(demoDesign('lagoon-postman'), <StabilityStage />);
     const straight = () => within(screen.getByTestId('verdicts')).getByText(/^Straight on, it/).textContent!;
