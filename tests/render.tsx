@@ -6,14 +6,16 @@ import { MemoryRouter } from 'react-router';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { SurroundingsContext } from '@/ui/surroundings';
+import type { JobClient } from '@/workers/lanes';
 import { openSession, type TestSession } from './session';
 
 /** A piece of the interface over an open design, with a hand that clicks and types. */
 export async function show(
   design: Design,
   piece: ReactElement,
+  jobs?: JobClient,
 ): Promise<TestSession & { readonly hand: ReturnType<typeof userEvent.setup> }> {
-  const open = await openSession(design);
+  const open = await openSession(design, jobs);
   const { session, designs } = open;
   render(
     <SurroundingsContext value={{ session, designs }}>

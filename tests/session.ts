@@ -38,9 +38,9 @@ export interface TestSession {
 let count = 0;
 
 /** A store with one design open and computed; needs an IndexedDB in the test. */
-export async function openSession(design: Design): Promise<TestSession> {
+export async function openSession(design: Design, jobs: JobClient = direct): Promise<TestSession> {
   const designs = designStore(openDatabase(`session-${++count}-${Math.random()}`));
-  const session = makeStore({ designs, jobs: direct });
+  const session = makeStore({ designs, jobs });
   const { id } = await designs.create(design);
   await session.open(id);
   await settle();

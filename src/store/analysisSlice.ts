@@ -43,6 +43,8 @@ export const analysisArrived = createAction<{
   key: number;
   remediesFollow: boolean;
 }>('analysis/arrived');
+/** They are tried once more. */
+export const remediesAsked = createAction('analysis/remediesAsked');
 export const remediesArrived = createAction<{ findings: readonly Finding[]; key: number }>('analysis/remediesArrived');
 export const remediesFailed = createAction<{ message: string; key: number }>('analysis/remediesFailed');
 export const analysisFailed = createAction<string>('analysis/failed');
@@ -78,6 +80,7 @@ export function analysisReducer(state: AnalysisState = initialState, action: Unk
       arrivals: state.arrivals + 1,
     };
   }
+  if (remediesAsked.match(action)) return { ...state, remedies: 'coming' };
   if (remediesArrived.match(action)) {
     const { findings, key } = action.payload;
     if (key !== state.key || !state.current) return state;

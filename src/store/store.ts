@@ -15,6 +15,7 @@ import {
   analysisFailed,
   analysisReducer,
   remediesArrived,
+  remediesAsked,
   remediesFailed,
 } from './analysisSlice';
 import { documentOpened, documentReducer } from './documentSlice';
@@ -141,7 +142,9 @@ export function makeStore(services: Services) {
     /** Tries the remedies again after that failed. */
     retryRemedies: async () => {
       const { present, key } = store.getState().document;
-      if (present && store.getState().analysis.key === key) await findRemedies(present, key);
+      if (!present || store.getState().analysis.key !== key) return;
+      store.dispatch(remediesAsked());
+      await findRemedies(present, key);
     },
     /** Writes what is unsaved at once, as when the tab is hidden. */
     flush: () => autosave?.flush() ?? Promise.resolve(),

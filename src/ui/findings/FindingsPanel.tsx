@@ -1,4 +1,4 @@
-import { Info, OctagonAlert, TriangleAlert } from 'lucide-react';
+import { Info, OctagonAlert, RotateCcw, TriangleAlert } from 'lucide-react';
 import type { Finding } from '@/core/7-verdict/finding';
 import { previewDropped } from '@/store/analysisSlice';
 import { applyRemedy, previewRemedy } from '@/store/edit';
@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 import { STAGES } from '../stages/stages';
 import { Say } from '../numbers/Say';
+import { useSurroundings } from '../surroundings';
 
 const LOOK = {
   stop: {
@@ -60,7 +61,24 @@ export function FindingsPanel() {
           ))}
         </ul>
       )}
+      {findings.length > 0 && <RemedyState />}
     </section>
+  );
+}
+
+/** Whether what may help is being tried, or could not be; then once more. */
+function RemedyState() {
+  const remedies = useAppSelector((state) => state.analysis.remedies);
+  const { session } = useSurroundings();
+  if (remedies === 'here') return null;
+  if (remedies === 'coming') return <p className="mt-1.5 text-[13px] text-faint">Trying what may help…</p>;
+  return (
+    <div role="alert" className="mt-1.5 border-l-4 border-caution bg-caution-soft px-2 py-1.5 text-sm">
+      <p>What may help could not be tried: {remedies.failed} The numbers and findings stand.</p>
+      <Button className="mt-1.5" onClick={() => void session.retryRemedies()}>
+        <RotateCcw size={14} aria-hidden="true" /> Try again
+      </Button>
+    </div>
   );
 }
 
