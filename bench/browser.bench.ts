@@ -1,13 +1,14 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { createApp } from '../server/app';
 import { listenOn } from '../server/listen';
+import { median } from './timing';
 
 const STEPS = 120;
 
-/** Drags the wing tip and measures, in the page, from each pointer event to the redrawn beam, and the frames meanwhile. */
-export async function measureDrag(print: (line: string) => void): Promise<void> {
+/** A page of the built app with the demo data in it. */
+async function withPage(job: (page: Page) => Promise<void>): Promise<void> {
   const server = createServer(createApp(join(process.cwd(), 'dist/app')));
   const port = await listenOn(server, 4471);
   const browser = await chromium.launch({
@@ -17,6 +18,17 @@ export async function measureDrag(print: (line: string) => void): Promise<void> 
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`http://127.0.0.1:${port}/`);
+    await page.locator('[data-design]').first().waitFor();
+    await job(page);
+  } finally {
+    await browser.close();
+    server.close();
+  }
+}
+
+/** Drags the wing tip and measures, in the page, from each pointer event to the redrawn beam, and the frames meanwhile. */
+export async function measureDrag(print: (line: string) => void): Promise<void> {
+  await withPage(async (page) => {
     await page.getByRole('link', { name: 'Lagoon Postman', exact: true }).click();
     await page.locator('[data-number="beam-neutral"]').waitFor();
     await page.waitForTimeout(1500);
@@ -28,10 +40,103 @@ export async function measureDrag(print: (line: string) => void): Promise<void> 
     print(
       `  frames while dragging: ${result.framesPerSecond.toFixed(0)} a second, longest ${result.longestFrame.toFixed(0)} ms`,
     );
-  } finally {
-    await browser.close();
-    server.close();
+  });
+}
+
+const ROUNDS = 7;
+
+/** Opening a design without and with many records, and the list without and with many designs, taking turns in one browser. */
+export async function measureStorage(print: (line: string) => void): Promise<void> {
+  await withPage(async (page) => {
+    /** From the click on a link to what it leads to, in the page [ms]. */
+    const follow = (name: string, wanted: string) => page.evaluate(followInPage, { name, wanted });
+    const round = async () => {
+      const spent = { open: [] as number[], list: [] as number[] };
+      for (let turn = 0; turn < ROUNDS; turn++) {
+        spent.open.push(await follow('Lagoon Postman', '[data-number="beam-neutral"]'));
+        spent.list.push(await follow('Inclinar', '[data-design]'));
+      }
+      return spent;
+    };
+    const few = await round();
+    await page.evaluate(fillInPage, { name: 'Lagoon Postman', designs: 1000, revisions: 100, flights: 1000 });
+    await page.reload();
+    await page.locator('[data-design]').first().waitFor();
+    const many = await round();
+    print('storage in headless Chromium, click to first numbers or rows');
+    print(
+      `  opening a design: ${median(few.open).toFixed(0)} median ms; with 100 revisions and 1000 flights ${median(many.open).toFixed(0)}; ratio ${(median(many.open) / median(few.open)).toFixed(2)}`,
+    );
+    print(
+      `  list of designs: ${median(few.list).toFixed(0)} median ms to the first rows; of 1000 ${median(many.list).toFixed(0)}; ratio ${(median(many.list) / median(few.list)).toFixed(2)}`,
+    );
+  });
+}
+
+/** Runs in the page: it cannot use anything from outside. */
+function followInPage({ name, wanted }: { name: string; wanted: string }): Promise<number> {
+  const link = [...document.querySelectorAll('a')].find((entry) => entry.textContent?.trim() === name)!;
+  return new Promise((resolve) => {
+    const start = performance.now();
+    const observer = new MutationObserver(() => {
+      if (!document.querySelector(wanted)) return;
+      observer.disconnect();
+      resolve(performance.now() - start);
+    });
+    observer.observe(document.body, { subtree: true, childList: true });
+    link.click();
+  });
+}
+
+interface Filling {
+  readonly name: string;
+  readonly designs: number;
+  readonly revisions: number;
+  readonly flights: number;
+}
+
+/** Runs in the page: copies of a design, and records beside it, written as the app writes them. */
+async function fillInPage({ name, designs, revisions, flights }: Filling): Promise<void> {
+  const done = <Result>(request: IDBRequest<Result>) =>
+    new Promise<Result>((resolve, reject) => {
+      request.addEventListener('success', () => resolve(request.result));
+      request.addEventListener('error', () => reject(request.error));
+    });
+  const database = await done(indexedDB.open('inclinar'));
+  const transaction = database.transaction(['designs', 'revisions', 'flights', 'bodies'], 'readwrite');
+  const rows = await done(transaction.objectStore('designs').getAll() as IDBRequest<Record<string, unknown>[]>);
+  const first = rows.find((row) => row['name'] === name)!;
+  for (let index = rows.length; index < designs; index++)
+    transaction.objectStore('designs').put({
+      ...first,
+      id: `copy-${index}`,
+      name: `Copy ${index}`,
+      updatedAt: Number(first['updatedAt']) - index * 1e5,
+    });
+  const designId = first['id'];
+  const at = (index: number) => new Date(1.7e12 + index * 1e7).toISOString();
+  for (let index = 0; index < revisions; index++) {
+    const id = `revision-${index}`;
+    transaction.objectStore('revisions').put({ designId, id, at: at(index), name: `State ${index}`, notes: '' });
+    transaction.objectStore('bodies').put({ designId, kind: 'revisions', id, body: first['design'] });
   }
+  for (let index = 0; index < flights; index++)
+    transaction.objectStore('flights').put({
+      designId,
+      id: `flight-${index}`,
+      at: at(index),
+      revision: `revision-${index % revisions}`,
+      mass: 500,
+      trims: [],
+      changed: '',
+      verdict: 'same',
+      notes: 'Level, a little left.',
+    });
+  await new Promise((resolve, reject) => {
+    transaction.addEventListener('complete', resolve);
+    transaction.addEventListener('error', reject);
+  });
+  database.close();
 }
 
 /** Runs in the page: it cannot use anything from outside. */

@@ -5,7 +5,9 @@ import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
 import { buildLattice, type Grid } from '@/core/5-aero/lattice';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { demoDesign } from '../demo';
-import { measureDrag } from './browser.bench';
+import { measureDrag, measureStorage } from './browser.bench';
+import { measureEdits } from './document.bench';
+import { median, show, time } from './timing';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
 
 /** Grids of about 100, 200 and 400 panels on the half aircraft. */
@@ -18,16 +20,6 @@ const ROUNDS = 9;
 
 const design = demoDesign('lagoon-postman');
 const print = (line: string) => process.stdout.write(`${line}\n`);
-const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-const least = (values: number[]) => Math.min(...values);
-const show = (values: number[]) => `${least(values).toFixed(1)} least, ${median(values).toFixed(1)} median ms`;
-
-function time(job: () => void): number {
-  const start = performance.now();
-  job();
-  return performance.now() - start;
-}
-
 /** A shared machine drifts, so the kernels take turns and the ratio is what counts. */
 function compareKernels(): void {
   print('whole analysis against a textbook kernel (one full matrix, nothing shared), taking turns');
@@ -68,7 +60,24 @@ function countVariants(): void {
   print(`  ${count} variants of angles and masses in ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 
-compareKernels();
-countVariants();
-if (existsSync(process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium')) await measureDrag(print);
-else print('browser: Chromium is missing, so the drag was not measured');
+const hasBrowser = existsSync(process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium');
+const inBrowser = (job: (print: (line: string) => void) => Promise<void>) => async () => {
+  if (hasBrowser) await job(print);
+  else print('Chromium is missing, so nothing was measured in it.');
+};
+
+/** Parts by name: `npm run bench -- edits`. */
+const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
+  kernels: compareKernels,
+  variants: countVariants,
+  edits: () => measureEdits(print),
+  drag: inBrowser(measureDrag),
+  storage: inBrowser(measureStorage),
+};
+
+const [part] = process.argv.slice(2);
+if (part !== undefined && !PARTS[part]) {
+  process.stderr.write(`There is no part "${part}". Known: ${Object.keys(PARTS).join(', ')}.\n`);
+  process.exit(2);
+}
+for (const [name, run] of Object.entries(PARTS)) if (part === undefined || part === name) await run();
