@@ -14,9 +14,9 @@ const keys = z.object({
   total: maybe('ratio', 'C_D at cruise'),
   polar: z.array(
     z.object({
-      speed: quantity('speed', 'Speed'),
-      lift: quantity('ratio', 'C_L'),
-      drag: quantity('ratio', 'C_D'),
+      speed: quantity('speed', 'Speed of level flight at this point'),
+      lift: quantity('ratio', 'Lift coefficient C_L of level flight there'),
+      drag: quantity('ratio', 'Whole drag coefficient C_D there'),
       sink: quantity('speed', 'Sinking speed without power'),
       glideRatio: quantity('ratio', 'Glide ratio without power'),
     }),

@@ -5,19 +5,19 @@ import { reference } from '../reference/reference';
 import { explainLateral } from './workings';
 
 const keys = z.object({
-  sideForceSlope: maybe('perRadian', 'C_Yβ'),
-  dihedralEffect: maybe('perRadian', 'C_lβ; stable is negative'),
-  yawStiffness: maybe('perRadian', 'C_nβ; stable is positive'),
-  rollDamping: maybe('perRadian', 'C_lp per p b/2V'),
-  yawDamping: maybe('perRadian', 'C_nr per r b/2V'),
-  rollFromYawRate: maybe('perRadian', 'C_lr per r b/2V'),
-  yawFromRollRate: maybe('perRadian', 'C_np per p b/2V'),
-  rollFromAileron: maybe('perRadian', 'C_l of a roll command to the right'),
-  yawFromAileron: maybe('perRadian', 'C_n of a roll command to the right'),
-  rollFromRudder: maybe('perRadian', 'C_l of a yaw command to the right'),
-  yawFromRudder: maybe('perRadian', 'C_n of a yaw command to the right'),
-  sideForceFromRollRate: maybe('perRadian', 'C_Yp per p b/2V'),
-  sideForceFromYawRate: maybe('perRadian', 'C_Yr per r b/2V'),
+  sideForceSlope: maybe('perRadian', 'Side force of sideslip C_Yβ, wind from the right positive; negative as a rule'),
+  dihedralEffect: maybe('perRadian', 'Roll of sideslip C_lβ; negative rolls upright'),
+  yawStiffness: maybe('perRadian', 'Yaw of sideslip C_nβ; positive turns into the wind'),
+  rollDamping: maybe('perRadian', 'Roll of roll rate C_lp per p b/2V; negative damps'),
+  yawDamping: maybe('perRadian', 'Yaw of yaw rate C_nr per r b/2V; negative damps'),
+  rollFromYawRate: maybe('perRadian', 'Roll of yaw rate C_lr per r b/2V, right wing down positive'),
+  yawFromRollRate: maybe('perRadian', 'Yaw of roll rate C_np per p b/2V, nose right positive'),
+  rollFromAileron: maybe('perRadian', 'Roll C_l of a roll command to the right, right wing down positive'),
+  yawFromAileron: maybe('perRadian', 'Yaw C_n of a roll command to the right, nose right positive'),
+  rollFromRudder: maybe('perRadian', 'Roll C_l of a yaw command to the right, right wing down positive'),
+  yawFromRudder: maybe('perRadian', 'Yaw C_n of a yaw command to the right, nose right positive'),
+  sideForceFromRollRate: maybe('perRadian', 'Side force of roll rate C_Yp per p b/2V, to the right positive'),
+  sideForceFromYawRate: maybe('perRadian', 'Side force of yaw rate C_Yr per r b/2V, to the right positive'),
 });
 
 const NO_ROLL = 'No control answers to roll.';

@@ -28,7 +28,7 @@ const keys = z.object({
       mass: quantity('mass', 'What counts: weighed if weighed, else computed'),
       computed: quantity('mass', 'What geometry or data sheet says'),
       measured: maybe('mass', 'What the scale said'),
-      centre: vector('length', 'Its centre'),
+      centre: vector('length', 'Centre of mass from the datum: aft, right, up positive'),
     }),
   ),
 });

@@ -24,7 +24,7 @@ const keys = z.object({
   staticMargin: maybe('percent', '(neutral point − centre of gravity) over mean chord, a fraction'),
   manoeuvreMargin: maybe('percent', 'Margin in a pull-up, where the tail damps, a fraction'),
   downwash: maybe('angle', 'Mean over the tail (canard: the wing) at trim, positive when it lowers its angle'),
-  downwashSlope: maybe('ratio', 'dε/dα there'),
+  downwashSlope: maybe('ratio', 'Change of downwash with angle of attack dε/dα there'),
   pitchDamping: maybe('perRadian', 'C_mq per q c̄/2V'),
   liftFromElevator: maybe('perRadian', 'C_L of the pitch command, trailing edge down positive'),
   momentFromElevator: maybe('perRadian', 'C_m of the pitch command'),

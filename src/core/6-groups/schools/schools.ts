@@ -8,7 +8,7 @@ const value = z.array(
     id: z.enum(['quarterChord', 'tailless', 'betweenQuarterChords', 'combinedLength']),
     name: text('The rule in words'),
     from: quantity('length', 'Where it would balance, aft of the datum'),
-    to: quantity('length', 'Up to here'),
+    to: quantity('length', 'Up to here, aft of the datum'),
   }),
 );
 

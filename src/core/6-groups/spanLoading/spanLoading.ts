@@ -10,7 +10,7 @@ const value = z.array(
     y: quantity('length', 'To the right of the plane of symmetry'),
     z: quantity('length', 'Above the datum'),
     lift: quantity('ratio', 'c_l of the strip at trim'),
-    chord: quantity('length', 'Chord there'),
+    chord: quantity('length', 'Chord of the strip'),
   }),
 );
 

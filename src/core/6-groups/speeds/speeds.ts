@@ -14,7 +14,7 @@ import { NO_PITCH, NO_VISCOSITY } from '../words';
 import { explainSpeeds } from './workings';
 
 const keys = z.object({
-  stall: maybe('speed', 'Stall speed'),
+  stall: maybe('speed', 'Stall speed, wings level, power off'),
   approach: maybe('speed', 'The larger of 1.3 stall speeds and the pitch floor'),
   bestGlide: maybe('speed', 'Speed of the flattest glide'),
   minimumSink: maybe('speed', 'Speed of the slowest sink'),

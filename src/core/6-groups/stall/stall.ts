@@ -11,7 +11,7 @@ import { explainStall } from './workings';
 
 const keys = z.object({
   liftCoefficient: maybe('ratio', 'Greatest C_L of the trimmed aircraft'),
-  speed: maybe('speed', 'Stall speed'),
+  speed: maybe('speed', 'Stall speed, wings level, power off'),
   startsAtSpanFraction: maybe('percent', 'Where it starts: 0 at the root, 1 at the tip'),
   surface: text('Surface that stalls first').nullable(),
   strips: z.array(

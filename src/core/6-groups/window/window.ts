@@ -13,7 +13,7 @@ import { input } from '../working';
 
 const keys = z.object({
   forward: maybe('length', 'Forward limit of the balance, aft of the datum'),
-  aft: maybe('length', 'Rear limit'),
+  aft: maybe('length', 'Rear limit of the balance, aft of the datum'),
   forwardBecause: sentenceKey('What binds in front').nullable(),
   aftBecause: sentenceKey('What binds behind').nullable(),
 });
