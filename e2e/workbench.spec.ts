@@ -34,6 +34,22 @@ test('the stages of the list are those of the bench', async ({ page }) => {
   for (const [index, stage] of STAGES.entries()) await expect(links.nth(index)).toContainText(stage);
 });
 
+test('workers that end are replaced: numbers and remedies go on', async ({ page }) => {
+  await openDesign(page, 'Reef Surveyor', 'Wing');
+  const remedies = page.getByTestId('findings').getByRole('button');
+  await expect(remedies.first()).toBeEnabled();
+  const before = await beamNumbers(page);
+  const workers = page.workers();
+  expect(workers.length).toBeGreaterThanOrEqual(2);
+  await Promise.all(workers.map((worker) => worker.evaluate(() => self.close()).catch(() => null)));
+  const chord = field(page, 'root chord');
+  await chord.fill('230');
+  await chord.press('Enter');
+  await expect.poll(() => beamNumbers(page)).not.toEqual(before);
+  await expect(remedies.first()).toBeEnabled();
+  await expect(page.getByText(/computation failed/)).toHaveCount(0);
+});
+
 test('a number opens to its working', async ({ page }) => {
   await openDesign(page, 'Lagoon Postman', 'Balance');
   for (const name of ['Neutral point', 'Centre of gravity', 'Static margin']) {

@@ -3,7 +3,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { editDesign, type EditOutcome } from './edit';
 import { editSurface } from './surfaces';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 type Spar = Surface['spars'][number];
 

@@ -9,7 +9,7 @@ import {
 import type { Analysis } from '@/core/analyse';
 import { designSchema } from '@/core/2-document/schema/design';
 import { editDesign, type EditOutcome } from './edit';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 /** Parts of the open design that belong together. */
 export interface Members {

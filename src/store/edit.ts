@@ -8,7 +8,7 @@ import type { Remedy } from '@/core/7-verdict/finding';
 import { ghostTaken, previewArrived, previewAsked, previewDropped } from './analysisSlice';
 import { documentEdited } from './documentSlice';
 import { dragEnded, dragStarted } from './sessionSlice';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 /** Null when the edit was taken, else why not. */
 export type EditOutcome = { readonly path: string; readonly message: Words } | null;

@@ -5,7 +5,7 @@ import type { RecordHead } from '@/storage/database';
 import { documentAmended } from './documentSlice';
 import { analyseVariant, editDesign, type EditOutcome } from './edit';
 import { comparisonComputed, comparisonDropped, comparisonStarted } from './sessionSlice';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 const NOT_OPEN = { path: '/', message: 'No design is open.' } as const;
 const GONE = { path: '/revisions', message: 'There is no such revision.' } as const;

@@ -3,7 +3,7 @@ import type { SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { TailAims, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import { editDesign, type EditOutcome } from './edit';
 import { layoutSized, sizingCancelled, sizingFailed, sizingStarted } from './sizingSlice';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 const SLOT = 'sizing';
 

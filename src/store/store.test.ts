@@ -31,6 +31,41 @@ beforeEach(async () => {
   await settle();
 });
 
+describe('answers that come late', () => {
+  test('of a state that is gone are not shown; while a drag goes on they are, in their order', async () => {
+    const waiting: (() => void)[] = [];
+    const late: JobClient = {
+      ...direct,
+      live: async (input) => {
+        await new Promise<void>((resolve) => void waiting.push(resolve));
+        return direct.live(input);
+      },
+    };
+    session = makeStore({ designs, jobs: late });
+    await session.open(id);
+    const shown = () => session.store.getState().analysis.key;
+    const key = () => session.store.getState().document.key;
+    set(2);
+    await settle();
+    expect(waiting.length).toBeGreaterThanOrEqual(2);
+    waiting[0]!();
+    await settle();
+    expect(shown()).toBeNull();
+    waiting.at(-1)!();
+    await settle();
+    expect(shown()).toBe(key());
+
+    session.store.dispatch(startDrag());
+    const first = waiting.length;
+    set(3, 'drag');
+    await settle();
+    set(4, 'drag');
+    waiting[first]!();
+    await settle();
+    expect(shown()).toBe(key() - 1);
+  });
+});
+
 describe('editing', () => {
   test('an edit changes the document, is computed and saved', async () => {
     const before = session.store.getState().analysis.current!.trim.alpha!;

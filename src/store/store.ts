@@ -1,104 +1,24 @@
-import {
-  configureStore,
-  createListenerMiddleware,
-  isAnyOf,
-  type ThunkAction,
-  type UnknownAction,
-} from '@reduxjs/toolkit';
+import { isAnyOf } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
 import { type Autosave, createAutosave } from '@/storage/autosave';
-import type { DesignStore } from '@/storage/designStore';
-import type { JobClient } from '@/workers/lanes';
-import {
-  analysisArrived,
-  analysisCleared,
-  analysisFailed,
-  analysisReducer,
-  remediesArrived,
-  remediesAsked,
-  remediesFailed,
-} from './analysisSlice';
-import { documentOpened, documentReducer } from './documentSlice';
-import { dragEnded, saveChanged, sessionOpened, sessionSlice } from './sessionSlice';
-import { sizingCleared, sizingSlice } from './sizingSlice';
-import {
-  keptInDrawer,
-  settingsLoaded,
-  settingsSchema,
-  settingsSlice,
-  takenFromDrawer,
-  unitsChanged,
-} from './settingsSlice';
+import { analysisCleared } from './analysisSlice';
+import { computing } from './computing';
+import { documentOpened } from './documentSlice';
+import { reduxStore, type RootState, type Services } from './reduxStore';
+import { dragEnded, saveChanged, sessionOpened } from './sessionSlice';
+import { keptInDrawer, settingsLoaded, settingsSchema, takenFromDrawer, unitsChanged } from './settingsSlice';
+import { sizingCleared } from './sizingSlice';
 
-/** What hangs off the store: the browser's storage and the computing workers. */
-export interface Services {
-  readonly designs: DesignStore;
-  readonly jobs: JobClient;
-}
-
+/** One bench: the store, computed and saved as it changes, and opening, following and mending what other tabs did. */
 export function makeStore(services: Services) {
-  const listeners = createListenerMiddleware();
-  const store = configureStore({
-    reducer: {
-      document: documentReducer,
-      session: sessionSlice.reducer,
-      analysis: analysisReducer,
-      settings: settingsSlice.reducer,
-      sizing: sizingSlice.reducer,
-    },
-    // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.
-    middleware: (defaults) =>
-      defaults({
-        serializableCheck: false,
-        immutableCheck: false,
-        thunk: { extraArgument: services },
-      }).prepend(listeners.middleware),
-  });
-  type State = ReturnType<typeof store.getState>;
+  const { store, listeners } = reduxStore(services);
+  const { ask, retryRemedies } = computing(store, services.jobs);
   let autosave: Autosave | null = null;
-
-  /** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
-  const ASK_EVERY = 33;
-  let askedAt = 0;
-  let later: ReturnType<typeof setTimeout> | null = null;
-  const ask = () => {
-    if (later !== null) return;
-    const wait = store.getState().session.dragging ? askedAt + ASK_EVERY - performance.now() : 0;
-    const begin = () => {
-      later = null;
-      askedAt = performance.now();
-      void compute();
-    };
-    if (wait > 0) later = setTimeout(begin, wait);
-    else begin();
-  };
-
-  const compute = async () => {
-    const { document, session } = store.getState();
-    const { present: design, key } = document;
-    if (!design) return;
-    const options = { without: ['remedies'], quick: session.dragging } as const;
-    const outcome = await services.jobs.live({ design, options });
-    if (store.getState().session.id !== session.id) return;
-    if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
-    if (outcome.kind !== 'done') return;
-    const settled = !session.dragging && store.getState().document.key === key;
-    store.dispatch(analysisArrived({ ...outcome.output, key, remediesFollow: !session.dragging }));
-    // Remedies are tried one by one, each a whole analysis: the numbers do not wait for them.
-    if (settled) await findRemedies(design, key);
-  };
-
-  /** Tries what may help, in the long lane; a newer state of the document ends it. */
-  const findRemedies = async (design: Design, key: number) => {
-    const outcome = await services.jobs.ask('remedies', { design }, { lane: 'long', slot: 'remedies' });
-    if (outcome.kind === 'done') store.dispatch(remediesArrived({ findings: outcome.output, key }));
-    if (outcome.kind === 'failed') store.dispatch(remediesFailed({ message: outcome.message, key }));
-  };
 
   listeners.startListening({
     predicate: (action, now, before) => {
-      const present = (now as State).document.present;
-      return present !== (before as State).document.present || dragEnded.match(action);
+      const present = (now as RootState).document.present;
+      return present !== (before as RootState).document.present || dragEnded.match(action);
     },
     effect: (action) => {
       const { present } = store.getState().document;
@@ -139,13 +59,7 @@ export function makeStore(services: Services) {
   return {
     store,
     open,
-    /** Tries the remedies again after that failed. */
-    retryRemedies: async () => {
-      const { present, key } = store.getState().document;
-      if (!present || store.getState().analysis.key !== key) return;
-      store.dispatch(remediesAsked());
-      await findRemedies(present, key);
-    },
+    retryRemedies,
     /** Writes what is unsaved at once, as when the tab is hidden. */
     flush: () => autosave?.flush() ?? Promise.resolve(),
     /** Another tab saved a newer state: take it when nothing here is unsaved, else say so. */
@@ -183,7 +97,4 @@ export function makeStore(services: Services) {
 }
 
 export type Session = ReturnType<typeof makeStore>;
-export type AppStore = Session['store'];
-export type RootState = ReturnType<AppStore['getState']>;
-export type AppDispatch = AppStore['dispatch'];
-export type AppThunk<Result = void> = ThunkAction<Result, RootState, Services, UnknownAction>;
+export type { AppDispatch, AppStore, AppThunk, RootState, Services } from './reduxStore';

@@ -7,7 +7,7 @@ import { type AddedKind, addedSurface } from '@/core/8-sizing/planform/addSurfac
 import { holdSizes, resizeWings, type WingSize } from '@/core/8-sizing/planform/resize';
 import { editDesign, type EditOutcome, setFields } from './edit';
 import { surfaceChosen } from './sessionSlice';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 import { say, type Words } from '@/core/1-base/words/phrase';
 
 /** What an edit moves first: locks stretch the other. */

@@ -1,5 +1,5 @@
 import type { TrialFold } from '@/core/2-document/records/recordKinds';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 
 /** Adds a trial fold of a board, to be filled in with what it showed. */
 export const addTrialFold =
@@ -24,7 +24,7 @@ export const addTrialFold =
     await designs.records.put('trialFolds', session.id, fold);
   };
 
-/** Changes what a trial fold showed. Null when it was taken, else why not. */
+/** Changes what a trial fold showed. */
 export const changeTrialFold =
   (fold: TrialFold, part: Partial<Pick<TrialFold, 'shortfall' | 'angle' | 'scoredFace'>>): AppThunk<Promise<void>> =>
   async (_dispatch, getState, { designs }) => {

@@ -5,7 +5,7 @@ import type { Equipment } from '@/core/2-document/catalogue/library';
 import { readWeights } from '@/files/weightsTable';
 import { editDesign, type EditOutcome } from './edit';
 import type { DrawerEntry } from './settingsSlice';
-import type { AppThunk } from './store';
+import type { AppThunk } from './reduxStore';
 import type { Words } from '@/core/1-base/words/phrase';
 
 function freshItemId({ massItems }: Design): string {

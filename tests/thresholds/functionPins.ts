@@ -5,7 +5,8 @@ import type * as undercarriage from '@/core/4-weight/undercarriage';
 import type * as verdicts from '@/core/6-groups/motion/verdicts';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { airAt } from '@/core/5-aero/atmosphere';
-import { base, type Outcome } from './rulePins';
+import { base } from './fixtures';
+import type { Outcome } from './rulePins';
 
 /** A module, and what it says beside its bounds. */
 export interface FunctionPins {

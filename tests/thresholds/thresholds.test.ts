@@ -4,7 +4,8 @@ import type { Rule } from '@/core/7-verdict/rule';
 import { RULES } from '@/core/7-verdict/rules';
 import { FUNCTION_PINS } from './functionPins';
 import { constantsIn, mutantOf, type ThresholdConstant } from './mutants';
-import { base, RULE_PINS, type Overrides, type RuleCase } from './rulePins';
+import { base } from './fixtures';
+import { RULE_PINS, type Overrides, type RuleCase } from './rulePins';
 
 const real = analyse(base, { without: ['remedies'] });
 

@@ -8,7 +8,7 @@ import { emptyValue, type Printed } from './keys';
 /** Why a number is null, under the same key. */
 export type Reasons = Readonly<Record<string, Words | undefined>>;
 
-/** Groups that a group reads; only earlier ones of the page in `analyse.ts` can be named. */
+/** Groups that a group reads; only earlier ones of `page.ts` can be named. */
 export type Needs = Readonly<Record<string, Group>>;
 export type ValuesOf<Needed extends Needs> = { readonly [Name in keyof Needed]: ValueOf<Needed[Name]> };
 export type ValueOf<G> = G extends Group<string, infer Value> ? Value : never;
