@@ -1,9 +1,10 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { SectionOf } from '@/core/2-document/schema/section';
+import { type Point, polygon } from '../../outline/path';
 import { foldPattern } from '../../pattern/foldPattern';
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
-import { byThickness, type SectionBuild } from './kind';
+import { byThickness, type InnerOutline, type SectionBuild } from './kind';
 
 /**
  * A sheet folded at the nose over a spar: both skins are straight from the
@@ -32,6 +33,36 @@ function folded(section: SectionOf<'foldedOverSpar'>, chord: Millimetres): Conto
   return fromFaces(upper, lower);
 }
 
+/** Width at which a spar is drawn [mm]; it is the web of board that stands in the fold. */
+const SPAR_WIDTH = 2.2;
+
+/** The inside of both skins, one board in, where they leave room between them; and the spar. */
+function skinsAndSpar(
+  { boardThickness, sparHeight, sparPosition }: SectionOf<'foldedOverSpar'>,
+  { x, upper, lower }: Contour,
+  chord: Millimetres,
+): readonly InnerOutline[] {
+  const board = boardThickness / chord;
+  const hollow = [...x.keys()].filter((index) => upper[index]! - lower[index]! > 2 * board);
+  const spar = polygon(rectangle(sparPosition * chord - SPAR_WIDTH / 2, boardThickness, SPAR_WIDTH, sparHeight));
+  if (hollow.length < 2) return [{ kind: 'spar', path: spar }];
+  const skin = polygon([
+    ...hollow.map((index): Point => [x[index]! * chord, (lower[index]! + board) * chord]),
+    ...hollow.toReversed().map((index): Point => [x[index]! * chord, (upper[index]! - board) * chord]),
+  ]);
+  return [
+    { kind: 'skin', path: skin },
+    { kind: 'spar', path: spar },
+  ];
+}
+
+const rectangle = (x: Millimetres, y: Millimetres, width: Millimetres, height: Millimetres): Point[] => [
+  [x, y],
+  [x + width, y],
+  [x + width, y + height],
+  [x, y + height],
+];
+
 export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   kind: 'foldedOverSpar',
   name: 'Folded over a spar',
@@ -39,6 +70,7 @@ export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   family: byThickness,
   sheet: ({ bottomLength }, contour) => bothSkins(contour, bottomLength),
   isSolid: false,
+  within: skinsAndSpar,
   pattern: foldPattern,
   board: ({ boardThickness }) => boardThickness,
   fresh: (boardThickness) => ({

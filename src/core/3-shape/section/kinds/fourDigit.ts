@@ -1,6 +1,6 @@
 import { type Face, fromCamber, twoParabolas } from '../faces';
 import { solidCore } from '../sheet';
-import { byThickness, type SectionBuild } from './kind';
+import { byThickness, filled, type SectionBuild } from './kind';
 
 /** Thickness of the four-digit family with a blunt trailing edge. Source: NACA Report 460, 1933. */
 function fourDigitThickness(ratio: number): Face {
@@ -15,6 +15,7 @@ export const fourDigit: SectionBuild<'fourDigit'> = {
   family: byThickness,
   sheet: (_section, contour, chord) => solidCore(contour, chord),
   isSolid: true,
+  within: filled,
   pattern: null,
   board: () => null,
   fresh: () => ({ kind: 'fourDigit', camber: 0.03, camberPosition: 0.4, thicknessRatio: 0.1 }),

@@ -1,11 +1,18 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { SectionKind, SectionOf } from '@/core/2-document/schema/section';
+import type { Path } from '../../outline/path';
 import type { FoldOptions, FoldPattern } from '../../pattern/foldPattern';
 import type { Contour } from '../faces';
 import type { SectionSheet } from '../sheet';
 
 /** How a section behaves in the table of low Reynolds numbers. */
 export type SectionFamily = 'flatPlate' | 'curvedPlate' | 'thick';
+
+/** What lies within a section: the inside of its skins, or a spar across it. */
+export interface InnerOutline {
+  readonly kind: 'skin' | 'spar';
+  readonly path: Path;
+}
 
 /** Everything that a way to build a section must answer; the document holds its schema. */
 export interface SectionBuild<Kind extends SectionKind> {
@@ -20,6 +27,8 @@ export interface SectionBuild<Kind extends SectionKind> {
   readonly sheet: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres) => SectionSheet;
   /** True when it is cut from a block rather than from sheets. */
   readonly isSolid: boolean;
+  /** What is drawn within its edge, from its contour and its chord [mm]. */
+  readonly within: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres) => readonly InnerOutline[];
   /** The flat strip of a sheet that is bent round the nose; null where nothing has to be developed. */
   readonly pattern: ((section: SectionOf<Kind>, chord: Millimetres, fold: FoldOptions) => FoldPattern) | null;
   /** Thickness of the sheet it is made of [mm]; null when it is not made of one. */
@@ -35,4 +44,7 @@ const THICK = 0.055;
 export const byThickness = (_camber: number, thickness: number): SectionFamily =>
   thickness > THICK ? 'thick' : 'curvedPlate';
 
-export const cutFromSheet = { isSolid: false, pattern: null } as const;
+/** Nothing is drawn within what is board or foam all through. */
+export const filled = (): readonly InnerOutline[] => [];
+
+export const cutFromSheet = { isSolid: false, pattern: null, within: filled } as const;
