@@ -34,7 +34,8 @@ test.each(Object.keys(answers))('%s: every number as it was', (key) => {
   // Keys may have come since; none may have gone, and none may differ in any digit.
   expect(Object.fromEntries(Object.keys(numbers).map((path) => [path, now[path]]))).toEqual(numbers);
   expect(Object.keys(numbers).length).toBeGreaterThan(60);
-  expect(Object.fromEntries(printed.workings.map(({ id, value, band }) => [id, [value, band]]))).toEqual(workings);
+  const workingsNow = new Map(printed.workings.map(({ id, value, band }) => [id, [value, band]]));
+  expect(Object.fromEntries(Object.keys(workings).map((id) => [id, workingsNow.get(id)]))).toEqual(workings);
   expect(
     printed.findings.map(({ id, severity, remedies }) => [
       id,

@@ -12,7 +12,8 @@ import { readCoordinates } from '@/files/coordinateFile';
 import { Button } from '../shell/buttons';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
-import { Fact } from '../numbers/Derived';
+import { thicknessWorking } from '@/core/6-groups/sections/sections';
+import { Derived, Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
 import { SECTION_FORMS, type SectionField, type SectionKey } from './sectionForms';
@@ -130,9 +131,11 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
       </div>
       {summary && (
         <div className="mt-1.5">
-          <Fact label="Thickest">
-            {decimal(summary.thicknessRatio * 100, 1)} % of chord, at {decimal(summary.thicknessPosition * 100, 0)} %
-          </Fact>
+          <Derived
+            id={thicknessWorking(surface.id, station)}
+            label="Thickest"
+            beside={` of chord, at ${decimal(summary.thicknessPosition * 100, 0)} %`}
+          />
           <Fact label="Zero-lift angle, moment">
             {decimal(degreesFromRadians(summary.zeroLiftAngle), 2)}°, {decimal(summary.quarterChordMoment, 3)}
           </Fact>

@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
 import { sectionData, shapeOf } from '@/core/3-shape/section/lowReynolds';
 import { thinAerofoil } from '@/core/3-shape/section/thinAerofoil';
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
+import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { buildOf } from '@/core/3-shape/section/kinds';
 import { valueGroup } from '../group';
+import { input, type Working } from '../working';
 import { quantity, text } from '../keys';
 
 const value = z.array(
@@ -21,6 +23,9 @@ const value = z.array(
     outsideTable: z.boolean(),
   }),
 );
+
+/** Name of the working of a section's thickness. */
+export const thicknessWorking = (surface: string, station: number): string => `sectionThickness/${surface}/${station}`;
 
 /** Section at every station: shape, thin-aerofoil results, data at the cruise Reynolds number. */
 export const sections = valueGroup(value, {
@@ -48,4 +53,28 @@ export const sections = valueGroup(value, {
         };
       }),
     ),
+  explain: ({ prepared: { design } }, list) =>
+    list.flatMap(({ surface: id, station: at, thicknessRatio }): Working[] => {
+      const station = design.surfaces.find((surface) => surface.id === id)?.stations[at];
+      if (!station) return [];
+      const { formula, given, source } = buildOf(station.section).working(station.section);
+      return [
+        {
+          id: thicknessWorking(id, at),
+          name: 'Thickness of the section',
+          symbol: 't/c',
+          value: thicknessRatio,
+          unit: 'percent',
+          formula,
+          inputs: [
+            ...given.map((one) => input(...one)),
+            input('c', 'Chord', metresFromMillimetres(station.chord), 'length'),
+          ],
+          source,
+          range: 'As drawn; bends and sanding are what the builder makes of them',
+          band: null,
+          bandBecause: 'Exact for what was typed.',
+        },
+      ];
+    }),
 });

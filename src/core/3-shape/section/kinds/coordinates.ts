@@ -35,6 +35,11 @@ export const coordinates: SectionBuild<'coordinates'> = {
   contour: ({ points }) => resample(points),
   family: byThickness,
   sheet: (_section, contour) => bothSkins(contour),
+  working: ({ points }) => ({
+    formula: 'greatest distance between upper and lower side, over the chord',
+    given: [['n', 'Points that were read', points.length, 'ratio']],
+    source: 'The coordinates as they were read, straight between them',
+  }),
   board: () => null,
   fresh: null,
 };

@@ -1,6 +1,6 @@
 import { fromCamber, twoParabolas } from '../faces';
 import { sheetAlong } from '../sheet';
-import { cutFromSheet, type SectionBuild } from './kind';
+import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 export const curvedPlate: SectionBuild<'curvedPlate'> = {
   ...cutFromSheet,
@@ -10,6 +10,7 @@ export const curvedPlate: SectionBuild<'curvedPlate'> = {
     fromCamber(twoParabolas(camber, camberPosition), () => thickness / chord),
   family: () => 'curvedPlate',
   sheet: (_section, contour) => sheetAlong(contour, contour.upper),
+  working: ({ thickness }) => layersOfBoard(1, thickness),
   board: ({ thickness }) => thickness,
   fresh: (thickness) => ({ kind: 'curvedPlate', thickness, camber: 0.05, camberPosition: 0.35, openBelow: true }),
 };

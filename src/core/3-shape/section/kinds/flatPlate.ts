@@ -1,6 +1,6 @@
 import { fromCamber } from '../faces';
 import { ONE_SHEET } from '../sheet';
-import { cutFromSheet, type SectionBuild } from './kind';
+import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 export const flatPlate: SectionBuild<'flatPlate'> = {
   ...cutFromSheet,
@@ -13,6 +13,7 @@ export const flatPlate: SectionBuild<'flatPlate'> = {
     ),
   family: () => 'flatPlate',
   sheet: () => ONE_SHEET,
+  working: ({ thickness }) => layersOfBoard(1, thickness),
   board: ({ thickness }) => thickness,
   fresh: (thickness) => ({ kind: 'flatPlate', thickness, edge: 'rounded' }),
 };

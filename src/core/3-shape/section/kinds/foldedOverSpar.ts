@@ -4,7 +4,7 @@ import { type Point, polygon } from '../../outline/path';
 import { foldPattern } from '../../pattern/foldPattern';
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
-import { byThickness, type InnerOutline, type SectionBuild } from './kind';
+import { byThickness, type InnerOutline, overSpar, type SectionBuild } from './kind';
 
 /**
  * A sheet folded at the nose over a spar: both skins are straight from the
@@ -71,6 +71,7 @@ export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   sheet: ({ bottomLength }, contour) => bothSkins(contour, bottomLength),
   isSolid: false,
   within: skinsAndSpar,
+  working: ({ boardThickness, sparHeight }) => overSpar(boardThickness, sparHeight),
   pattern: foldPattern,
   board: ({ boardThickness }) => boardThickness,
   fresh: (boardThickness) => ({

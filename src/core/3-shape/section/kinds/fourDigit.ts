@@ -16,6 +16,11 @@ export const fourDigit: SectionBuild<'fourDigit'> = {
   sheet: (_section, contour, chord) => solidCore(contour, chord),
   isSolid: true,
   within: filled,
+  working: ({ thicknessRatio }) => ({
+    formula: 't/c, the last two digits of its name',
+    given: [['t/c', 'Thickness over chord', thicknessRatio, 'percent']],
+    source: 'NACA Report 460, 1933',
+  }),
   pattern: null,
   board: () => null,
   fresh: () => ({ kind: 'fourDigit', camber: 0.03, camberPosition: 0.4, thicknessRatio: 0.1 }),

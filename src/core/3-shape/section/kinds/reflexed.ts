@@ -1,7 +1,7 @@
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { fromCamber, twoParabolas } from '../faces';
 import { ONE_SHEET } from '../sheet';
-import { cutFromSheet, type SectionBuild } from './kind';
+import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 /** Camber below which the plate ahead of the bend counts as flat. */
 const FLAT = 0.02;
@@ -22,6 +22,7 @@ export const reflexed: SectionBuild<'reflexed'> = {
   },
   family: (camber) => (Math.abs(camber) > FLAT ? 'curvedPlate' : 'flatPlate'),
   sheet: () => ONE_SHEET,
+  working: ({ thickness }) => layersOfBoard(1, thickness),
   board: ({ thickness }) => thickness,
   fresh: (thickness) => ({
     kind: 'reflexed',

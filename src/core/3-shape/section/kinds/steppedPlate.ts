@@ -1,5 +1,5 @@
 import { type Face, fromFaces } from '../faces';
-import { cutFromSheet, type SectionBuild } from './kind';
+import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 export const steppedPlate: SectionBuild<'steppedPlate'> = {
   ...cutFromSheet,
@@ -23,6 +23,7 @@ export const steppedPlate: SectionBuild<'steppedPlate'> = {
     const lengthRatio = 1 + stepPosition;
     return { lengthRatio, centroid: (0.5 + stepPosition ** 2 / 2) / lengthRatio };
   },
+  working: ({ thickness }) => layersOfBoard(2, thickness),
   board: ({ thickness }) => thickness,
   fresh: (thickness) => ({ kind: 'steppedPlate', thickness, stepPosition: 0.5, stepSide: 'upper' }),
 };
