@@ -5,13 +5,13 @@ import { maybe, quantity } from '../keys';
 
 const value = z
   .object({
-    roll: quantity('ratio', 'C_l of the differences alone'),
-    yaw: quantity('ratio', 'C_n of the differences alone'),
-    sideForce: quantity('ratio', 'C_Y of the differences alone'),
+    roll: quantity('ratio', 'C_l of the differences alone, right wing down positive'),
+    yaw: quantity('ratio', 'C_n of the differences alone, nose right positive'),
+    sideForce: quantity('ratio', 'C_Y of the differences alone, to the right positive'),
     aileron: maybe('angle', 'Roll command to the right that holds the wings level'),
     rudder: maybe('angle', 'Yaw command to the right beside it'),
     sideslip: maybe('angle', 'Sideslip beside it, wind from the right positive'),
-    steadyRoll: quantity('ratio', 'Hands-off roll rate, pb/2V'),
+    steadyRoll: quantity('ratio', 'Hands-off roll rate pb/2V, right wing down positive'),
   })
   .nullable();
 

@@ -23,7 +23,10 @@ const value = z.object({
       travelShare: maybe('percent', 'Share of the travel that would feel calm; null when it does already'),
     }),
   ),
-  bankByRudder: maybe('angle', 'Bank after one second of full rudder to the right, through dihedral'),
+  bankByRudder: maybe(
+    'angle',
+    'Bank after one second of full rudder to the right, through dihedral; right wing down positive',
+  ),
 });
 
 /** How it answers to full stick at cruise. */

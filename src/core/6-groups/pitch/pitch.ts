@@ -15,9 +15,9 @@ import { explainPitch } from './workings';
 
 const keys = z.object({
   liftSlope: maybe('perRadian', 'C_Lα, trimmed state'),
-  zeroLiftAlpha: maybe('angle', 'Angle of attack without lift, control neutral'),
-  momentSlope: maybe('perRadian', 'C_mα about the balance point'),
-  zeroLiftMoment: maybe('ratio', 'C_m without lift, control neutral'),
+  zeroLiftAlpha: maybe('angle', 'Angle of attack without lift, control neutral; nose up positive'),
+  momentSlope: maybe('perRadian', 'C_mα about the balance point, nose up positive: negative is stable'),
+  zeroLiftMoment: maybe('ratio', 'C_m without lift, control neutral; nose up positive'),
   neutralPoint: maybe('length', 'Neutral point, aft of the datum'),
   neutralPointBand: maybe('length', 'Half width of the band that the choice of wake gives'),
   neutralPointWithoutTail: maybe('length', 'Neutral point of all but the tail'),
@@ -25,9 +25,12 @@ const keys = z.object({
   manoeuvreMargin: maybe('percent', 'Margin in a pull-up, where the tail damps, a fraction'),
   downwash: maybe('angle', 'Mean over the tail (canard: the wing) at trim, positive when it lowers its angle'),
   downwashSlope: maybe('ratio', 'Change of downwash with angle of attack dε/dα there'),
-  pitchDamping: maybe('perRadian', 'C_mq per q c̄/2V'),
+  pitchDamping: maybe('perRadian', 'C_mq per q c̄/2V; negative damps'),
   liftFromElevator: maybe('perRadian', 'C_L of the pitch command, trailing edge down positive'),
-  momentFromElevator: maybe('perRadian', 'C_m of the pitch command'),
+  momentFromElevator: maybe(
+    'perRadian',
+    'C_m of the pitch command, trailing edge down positive: negative behind the wing',
+  ),
   momentReference: vector('length', 'Point that moments refer to').nullable(),
 });
 

@@ -14,9 +14,9 @@ const keys = z.object({
   surfaces: z.array(
     z.object({
       surface: text('Surface'),
-      drawn: quantity('angle', 'Root incidence as drawn'),
-      flown: quantity('angle', 'As flown: mean of both sides where measured'),
-      againstAir: quantity('angle', 'Root chord against the air it meets at trim'),
+      drawn: quantity('angle', 'Root incidence as drawn, nose up positive'),
+      flown: quantity('angle', 'As flown: mean of both sides where measured; nose up positive'),
+      againstAir: quantity('angle', 'Root chord against the air it meets at trim, nose up positive'),
       liftPerRadian: quantity('perRadian', 'Change of hands-off lift with its angle'),
       bears: maybe('angle', 'Error either way that keeps hands-off lift between nought and 85 % of C_Lmax'),
     }),

@@ -11,17 +11,17 @@ import { explainTrim } from './workings';
 
 const keys = z.object({
   speed: maybe('speed', 'Cruise speed of the design'),
-  alpha: maybe('angle', 'Angle of attack'),
+  alpha: maybe('angle', 'Angle of attack of the datum at trim, nose up positive'),
   elevator: maybe('angle', 'Pitch command, trailing edge down positive'),
   liftCoefficient: maybe('ratio', 'C_L of level flight'),
-  residualMoment: maybe('ratio', 'C_m left over when there is no pitch control'),
+  residualMoment: maybe('ratio', 'C_m left over when there is no pitch control, nose up positive'),
   tailIncidence: maybe(
     'angle',
-    'Angle of the tail (or canard) against the datum at which the control would be neutral',
+    'Angle of the tail (or canard) against the datum at which the control would be neutral, nose up positive',
   ),
   flapElevator: maybe('angle', 'Pitch command that holds the same lift when the flaps droop, beyond the one without'),
-  thrustMoment: maybe('ratio', 'C_m of the thrust that level flight needs'),
-  elevatorPowerOff: maybe('angle', 'Pitch command with power off'),
+  thrustMoment: maybe('ratio', 'C_m of the thrust that level flight needs, nose up positive'),
+  elevatorPowerOff: maybe('angle', 'Pitch command with power off, trailing edge down positive'),
 });
 
 const NO_FLAPS = 'Nothing droops as a flap, or no control answers to pitch.';

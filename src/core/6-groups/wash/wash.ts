@@ -8,7 +8,7 @@ import { quantity } from '../keys';
 const value = z.record(
   z.string(),
   z.object({
-    angle: quantity('angle', 'By which the others lower the air at trim'),
+    angle: quantity('angle', 'Angle by which the others lower the air at trim, downwash positive'),
     slope: quantity('ratio', 'Its slope with angle of attack'),
   }),
 );
