@@ -1,4 +1,5 @@
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import type * as shares from '@/core/3-shape/planform/shareByArm';
 import type * as axisFeel from '@/core/6-groups/feel/axisFeel';
 import type * as briefTargets from '@/core/6-groups/ceilings/briefTargets';
 import type * as undercarriage from '@/core/4-weight/undercarriage';
@@ -114,6 +115,18 @@ const habit = (purpose: string, stall: number, cruise: number) =>
     [rounded(stall * cruise), targets({ purpose }, ({ cruiseSpeed }) => rounded(cruiseSpeed))],
   ] as const;
 
+const shareAt =
+  (table: 'level' | 'fin', arm: number) =>
+  ({ shareByArm }: typeof shares) =>
+    Number(shareByArm(table, arm).toFixed(9));
+const entries = (table: 'level' | 'fin', ...rows: readonly (readonly [number, number])[]) =>
+  rows.flatMap(([arm, share], index) => {
+    const next = rows[index + 1];
+    const here = [share, shareAt(table, arm)] as const;
+    if (!next) return [here];
+    return [here, [Number(((share + next[1]) / 2).toFixed(9)), shareAt(table, (arm + next[0]) / 2)] as const];
+  });
+
 /** Modules whose bounds judge, beside the rules. */
 export const FUNCTION_PINS: readonly FunctionPins[] = [
   // Roll: half of the 0.07 of transports up to three times that; calm between 0.07 and 0.09.
@@ -195,6 +208,15 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
       [16.4, targets({ wind: 9 }, ({ cruiseSpeed }) => rounded(cruiseSpeed))],
       [0, targets({ wind: 7.6 }, ({ conflicts }) => conflicts.length)],
       [1, targets({ wind: 7.9 }, ({ conflicts }) => conflicts.length)],
+    ],
+  ),
+  // Shares of the wing area by arm: at the entries, and half way to the next.
+  pinned<typeof shares>(
+    'src/core/3-shape/planform/shareByArm.ts',
+    ['LEVEL_SHARE', 'FIN_SHARE'],
+    [
+      ...entries('level', [1.5, 0.33], [2, 0.26], [2.5, 0.21], [3, 0.175], [4, 0.135], [5, 0.11]),
+      ...entries('fin', [0.25, 0.13], [0.35, 0.1], [0.45, 0.08], [0.6, 0.06], [0.8, 0.045]),
     ],
   ),
 ];

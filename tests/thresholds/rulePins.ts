@@ -164,7 +164,11 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [56.5, 'caution'],
   ),
   // 0.45 of a board of 5 mm: 2.25 mm.
-  foldTooTight: along((radius) => ({ design: nose(radius) }), [2.2, 'note'], [2.3, null]),
+  foldTooTight: [
+    ...along((radius) => ({ design: nose(radius) }), [2.2, 'note'], [2.3, null]),
+    // Moved forward to 60 r/450 of the chord; further than 12 % it is not offered.
+    ...along((radius) => ({ design: nose(radius), look: countRemedies }), [0.88, 0], [0.95, 1]),
+  ],
   handsOffTrim: [
     ...along(
       (handsOffLift) => ({

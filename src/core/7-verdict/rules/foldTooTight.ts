@@ -6,6 +6,9 @@ import { makeRule } from '../makeRule';
 /** Radius of the nose over board thickness below which even peeled board breaks; practice of the field. */
 const LEAST_RADIUS = 0.45;
 
+/** A spar further forward than this share of the chord holds nothing; practice of the field. */
+const FURTHEST_FORWARD = 0.12;
+
 /** The nose of a fold turns tighter than the board is thick. */
 export const foldTooTight = makeRule(
   { id: 'foldTooTight', stage: 'section', source: 'Smallest radius of the nose ellipse, b²/a' },
@@ -30,7 +33,7 @@ export const foldTooTight = makeRule(
           severity: 'note',
           message: say`${nameOf(surface)}: ${lowerFirst(tooTight)}`,
           numbers: { radius: millimetres(radius) },
-          remedies: needed >= 0.12 ? [to(needed)] : [],
+          remedies: needed >= FURTHEST_FORWARD ? [to(needed)] : [],
         };
       }
     }
