@@ -34,6 +34,16 @@ test('the stages of the list are those of the bench', async ({ page }) => {
   for (const [index, stage] of STAGES.entries()) await expect(links.nth(index)).toContainText(stage);
 });
 
+test('a chart that cannot be loaded leaves the numbers alone, and comes when it is tried again', async ({ page }) => {
+  await page.route('**/SpanLoadingChart*', (route) => route.abort());
+  await openDesign(page, 'Lagoon Postman', 'Stability');
+  await expect(page.getByRole('alert')).toContainText('The chart of the span could not be shown');
+  await expect(page.getByTestId('wetted')).toBeVisible();
+  await page.unroute('**/SpanLoadingChart*');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.locator('.js-plotly-plot .main-svg').first()).toBeVisible();
+});
+
 test('workers that end are replaced: numbers and remedies go on', async ({ page }) => {
   await openDesign(page, 'Reef Surveyor', 'Wing');
   const remedies = page.getByTestId('findings').getByRole('button');

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { compareWith } from '@/store/revisions';
@@ -7,9 +7,13 @@ import { DrawingTools, type View } from './DrawingTools';
 import { FrontView } from './FrontView';
 import { dihedralHandles, type Handle } from './handles';
 import { PlanAndSide } from './PlanAndSide';
+import { late } from '../shell/Late';
 import { useZoom } from './useZoom';
 
-const ThreeView = lazy(() => import('./ThreeView'));
+const ThreeView = late(() => import('./ThreeView'), {
+  place: 'The model in space',
+  meanwhile: <p className="p-4 text-faint">Building the model…</p>,
+});
 
 interface DrawingProps {
   readonly design: Design;
@@ -59,11 +63,7 @@ export function Drawing({
         />
       )}
       {view === 'front' && <FrontView design={design} handles={front} zoom={zoom} />}
-      {view === 'space' && (
-        <Suspense fallback={<p className="p-4 text-faint">Building the model…</p>}>
-          <ThreeView design={design} />
-        </Suspense>
-      )}
+      {view === 'space' && <ThreeView design={design} />}
       {compared && (
         <p className="absolute bottom-2 left-3 flex items-center gap-2 bg-paper/90 pr-1 pl-2 text-[13px] text-balance">
           <span aria-hidden="true">- - -</span> {compared}

@@ -1,5 +1,5 @@
 import { field, type FieldChange } from '@/core/2-document/edit/field';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
@@ -12,9 +12,13 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
+import { late } from '../shell/Late';
 import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
 
-const SectionPolarChart = lazy(() => import('./SectionPolarChart'));
+const SectionPolarChart = late(() => import('./SectionPolarChart'), {
+  place: 'The chart of the sections',
+  meanwhile: <p className="h-[200px] text-sm text-faint">Drawing the chart…</p>,
+});
 
 const OTHERS = SECTION_KINDS.filter((kind) => SECTION_BUILDS[kind].fresh !== null);
 
@@ -93,9 +97,7 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
           />
         )}
       </div>
-      <Suspense fallback={<p className="h-[200px] text-sm text-faint">Drawing the chart…</p>}>
-        <SectionPolarChart curves={curves} />
-      </Suspense>
+      <SectionPolarChart curves={curves} />
       {present && asked !== '["",""]' && (
         <>
           <table className="mt-2 w-full text-[13px]">

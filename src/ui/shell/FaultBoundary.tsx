@@ -7,15 +7,17 @@ import { Button } from './buttons';
 interface FaultBoundaryProps {
   /** Where it is, in words, for the report. */
   readonly place: string;
+  /** Before it is tried again. */
+  readonly onRetry?: () => void;
   readonly children: ReactNode;
 }
 
 const renderFault = (place: string) => (props: FallbackProps) => <Fault place={place} {...props} />;
 
 /** Keeps a fault where it happened: the rest of the bench goes on, and the fault can be told. */
-export function FaultBoundary({ place, children }: FaultBoundaryProps) {
+export function FaultBoundary({ place, onRetry, children }: FaultBoundaryProps) {
   return (
-    <ErrorBoundary key={place} fallbackRender={renderFault(place)}>
+    <ErrorBoundary key={place} fallbackRender={renderFault(place)} onReset={onRetry}>
       {children}
     </ErrorBoundary>
   );

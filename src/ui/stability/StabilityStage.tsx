@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Mode } from '@/core/6-groups/motion/linearModes';
 import { decimal, formatValue } from '@/words/formatQuantity';
@@ -6,11 +5,15 @@ import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact, Why } from '../numbers/Derived';
 import { Schools } from '../balance/Schools';
 import { Section } from '../numbers/Section';
+import { late } from '../shell/Late';
 import { ControlFeelSection } from './ControlFeelSection';
 import { InPlainWords } from './InPlainWords';
 import { WettedSection } from './WettedSection';
 
-const SpanLoadingChart = lazy(() => import('./SpanLoadingChart'));
+const SpanLoadingChart = late(() => import('./SpanLoadingChart'), {
+  place: 'The chart of the span',
+  meanwhile: <p className="h-[190px] text-sm text-faint">Drawing the chart…</p>,
+});
 
 /** Rows of the lateral table, in the order one asks. */
 const LATERAL = [
@@ -67,9 +70,7 @@ export function StabilityStage() {
       <Section title="Stall along the span">
         {stall.strips.length > 0 ? (
           <>
-            <Suspense fallback={<p className="h-[190px] text-sm text-faint">Drawing the chart…</p>}>
-              <SpanLoadingChart strips={stall.strips} />
-            </Suspense>
+            <SpanLoadingChart strips={stall.strips} />
             {stall.marginAtRollControls !== null && (
               <Fact label="Lift left at the roll controls">{decimal(stall.marginAtRollControls, 2)}</Fact>
             )}

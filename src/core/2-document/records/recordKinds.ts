@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bounded, identifier, longText, point, shortText } from '../schema/limits';
+import { bounded, identifier, listOf, longText, point, shortText } from '../schema/limits';
 
 /**
  * What happened to a design, beside what it is: each record names itself, its
@@ -151,11 +151,7 @@ type Shape = { [Kind in RecordKind]: z.ZodDefault<z.ZodArray<(typeof RECORD_KIND
 const LISTS = Object.fromEntries(
   Object.entries(RECORD_KINDS).map(([kind, { schema, most, description }]) => [
     kind,
-    z
-      .array(schema as z.ZodType)
-      .max(most, { error: `must hold at most ${most} entries` })
-      .default([])
-      .meta({ description }),
+    listOf(schema as z.ZodType, most, description),
   ]),
 ) as unknown as Shape;
 

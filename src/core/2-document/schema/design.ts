@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bodySchema, dragItemSchema, massItemSchema, materialSchema, propulsionSchema, wheelSchema } from './airframe';
-import { bounded, identifier, longText, shortText } from './limits';
+import { bounded, identifier, listOf, longText, shortText } from './limits';
 import { assemblySchema, briefSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
 import { surfaceSchema } from './surface';
@@ -46,11 +46,7 @@ type Lists = {
 const LISTS = Object.fromEntries(
   Object.entries(LIST_MEMBERS).map(([name, { member, most, description }]) => [
     name,
-    z
-      .array(member as z.ZodType)
-      .max(most, { error: `must hold at most ${most} entries` })
-      .default([])
-      .meta({ description }),
+    listOf(member as z.ZodType, most, description),
   ]),
 ) as unknown as Lists;
 

@@ -98,3 +98,11 @@ export const point = (description: string) =>
       z: bounded('position', 'Above the datum line').default(0),
     })
     .meta({ description });
+
+/** A list that may be left out, of at most so many members. */
+export const listOf = <Member extends z.ZodType>(member: Member, most: number, description: string) =>
+  z
+    .array(member)
+    .max(most, { error: `must hold at most ${most} entries` })
+    .default([])
+    .meta({ description });
