@@ -157,7 +157,7 @@ describe('numbers', () => {
 
   test('two wings in one place are told to part', () => {
     const { pitch } = analyse(designOf([trapezoid(500, 200), { ...trapezoid(500, 200), id: 'b', role: 'secondWing' }]));
-    expect(said(pitch.reasons['neutralPoint'])).toMatch(/close together.*Move one of them/);
+    expect(said(pitch.reasons['neutralPoint'])).toMatch(/close together.*move one of them/);
   });
 
   test('shares of lift add up to one', () => {

@@ -24,6 +24,14 @@ describe('plain coordinate files', () => {
     ['a chord of 100', oneRun(100)],
     ['commas and remarks', `# made up\n${oneRun().replaceAll(' ', ', ')}`],
     ['two blocks', twoBlocks],
+    [
+      'the other way round',
+      run
+        .toReversed()
+        .map(([x, y]) => `${x} ${y}`)
+        .join('\n'),
+    ],
+    ['round from the nose', [...run.slice(20), ...run.slice(1, 21)].map(([x, y]) => `${x} ${y}`).join('\n')],
   ])('%s', (_, text) => {
     const { thicknessRatio, camber } = shape(text);
     expect(thicknessRatio).toBeCloseTo(0.08, 3);
@@ -40,6 +48,8 @@ describe('plain coordinate files', () => {
     ['too few', '1 0\n0 0\n1 0', /Only 3 points/],
     ['no chord', '0 0\n0 1\n0 2\n0 3\n0 4', /same place/],
     ['half a contour', '0 0\n0.2 0.1\n0.5 0.1\n0.8 0.05\n1 0', /over the nose/],
+    ['a line', '1 0\n0.6 0\n0.3 0\n0 0\n0.3 0\n0.6 0\n1 0', /no thickness/],
+    ['sides that cross', '1 0\n0.7 0.1\n0.3 -0.1\n0 0\n0.3 0.1\n0.7 -0.1\n1 0', /crosses itself/],
     ['a barrel', '1 0\n0.5 0.5\n0 0\n0.5 -0.5\n1 0', /no wing section/],
     ['blocks that do not add up', '5. 5.\n0 0\n0.5 0.1\n1 0\n', /announces 5 and 5/],
     [

@@ -1,4 +1,5 @@
 import type { SectionOf } from '@/core/2-document/schema/section';
+import { CONTOUR_FAULTS as FAULTS, contourFault, fromTail } from '@/core/3-shape/section/kinds/coordinates';
 
 /** A contour read from plain text: a name and x y pairs, or why it was not taken. */
 export type CoordinateResult =
@@ -63,17 +64,10 @@ function normalised(name: string, points: readonly Pair[]): CoordinateResult {
   const nose = Math.min(...xs);
   const chord = Math.max(...xs) - nose;
   if (!(chord > 0)) return { ok: false, message: 'All points lie at the same place along the chord.' };
-  const noseAt = xs.indexOf(nose);
-  if (noseAt === 0 || noseAt === points.length - 1) {
-    return {
-      ok: false,
-      message: 'The contour must run from the trailing edge over the nose and back to the trailing edge.',
-    };
-  }
-  const scaled = points.map(([x, y]): Pair => [(x - nose) / chord, y / chord]);
-  const heights = scaled.map(([, y]) => y);
-  if (Math.max(...heights) - Math.min(...heights) > 0.6) {
-    return { ok: false, message: 'The contour is thicker than 60 % of its chord: this is no wing section.' };
-  }
-  return { ok: true, section: { kind: 'coordinates', name, points: scaled } };
+  // Wherever and whichever way round they were listed, they are kept from the trailing edge over the upper side.
+  const scaled = fromTail(points.map(([x, y]): Pair => [(x - nose) / chord, y / chord])).map(([x, y]): Pair => [x, y]);
+  const fault = contourFault(scaled);
+  return fault === null
+    ? { ok: true, section: { kind: 'coordinates', name, points: scaled } }
+    : { ok: false, message: `The contour ${FAULTS[fault]}: this is no wing section.` };
 }

@@ -20,15 +20,30 @@ const MINUS = '−';
 
 const signed = (text: string): string => text.replace('-', MINUS);
 
+/** Nobody reads more digits than this, and no model knows them. */
+const SIGNIFICANT = 7;
+/** From here on a number is only said to be larger; in words, since digits would be noise. */
+const MOST_SAID = 1e6;
+const UNKNOWN = 'unknown';
+
+/** Every number that is shown passes here: so many places, but never more digits than anybody reads. */
+function digitsOf(value: number, places: number): string {
+  if (Number.isNaN(value)) return UNKNOWN;
+  if (Math.abs(value) > MOST_SAID) return value > 0 ? 'over a million' : `under ${MINUS}1 million`;
+  const whole = value === 0 ? 0 : Math.max(0, Math.floor(Math.log10(Math.abs(value))) + 1);
+  const text = value.toFixed(Math.max(0, Math.min(places, SIGNIFICANT - whole)));
+  return signed(/^-0(\.0*)?$/.test(text) ? text.slice(1) : text);
+}
+
 /** Shortest decimal with at most `digits` places. */
 export function decimal(value: number, digits: number): string {
-  const text = value.toFixed(digits);
-  const short = digits > 0 ? text.replace(/\.?0+$/, '') : text;
-  return signed(short === '-0' ? '0' : short);
+  const text = digitsOf(value, digits);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
 /** Millimetres as inches to the nearest sixteenth: 339.725 → `13 3/8`. */
 export function inchFraction(millimetres: number): string {
+  if (!(Math.abs(millimetres) <= MOST_SAID)) return digitsOf(millimetres, 0);
   const sixteenths = Math.round((Math.abs(millimetres) / MILLIMETRES_PER_INCH) * 16);
   const whole = Math.floor(sixteenths / 16);
   let over = sixteenths % 16;
@@ -122,8 +137,7 @@ export function formatAmount({ value, unit, digits }: Amount, units: DisplayUnit
   }
   const [number, symbol, usual] = inUnits(value, unit, units);
   const finer = unit === 'mass' && units.mass === 'oz' ? 1 : 0;
-  const text = number.toFixed((digits ?? usual) + finer);
-  return `${signed(/^-0(\.0*)?$/.test(text) ? text.slice(1) : text)}${symbol}`;
+  return `${digitsOf(number, (digits ?? usual) + finer)}${symbol}`;
 }
 
 /** A sentence of the core in the reader's units. */

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { Analysis } from '@/core/analyse';
 import type { Words } from '@/core/1-base/words/phrase';
-import { meaningOf, partsOf } from '@/core/6-groups/describe';
+import { meaningOf, partsOf } from '@/core/6-groups/schemaParts';
 import type { Reasons } from '@/core/6-groups/group';
 import { GROUPS } from '@/core/6-groups/page';
 import type { Finding } from '@/core/7-verdict/finding';

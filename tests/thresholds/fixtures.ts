@@ -162,3 +162,27 @@ export const rod = (material: string) =>
       },
     ],
   ]);
+
+/** A wing whose section is read as points: half a sine of thickness and camber, sides that cross by so much near the tail. */
+export function contour({ length = 1, thickness = 0.1, camber = 0, crossing = 0 }) {
+  const places = Array.from({ length: 41 }, (_, index) => index / 40);
+  const crossed = (x: number) => (x > 0.8 && x < 1 ? -crossing : thickness * Math.sin(Math.PI * x));
+  const half = (side: 1 | -1) =>
+    places.map((x): [number, number] => [
+      length * x,
+      length *
+        (camber * Math.sin(Math.PI * x) + (side * (crossing > 0 ? crossed(x) : thickness * Math.sin(Math.PI * x))) / 2),
+    ]);
+  const points = [...half(1).reverse(), ...half(-1).slice(1)];
+  const section = { kind: 'coordinates' as const, name: 'Lens', points };
+  return designOf([
+    {
+      id: 'wing',
+      role: 'wing',
+      stations: [
+        { distanceFromRoot: 0, chord: 200, section },
+        { distanceFromRoot: 500, chord: 200, section },
+      ],
+    },
+  ]);
+}

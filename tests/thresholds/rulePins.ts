@@ -4,6 +4,7 @@ import {
   base,
   builtTail,
   change,
+  contour,
   drive,
   gap,
   high,
@@ -89,6 +90,20 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [-0.123, 'caution'],
   ),
   // √1.56 = 1.25 for a gust of half a g or a turn at 50°.
+  // A lens of so much thickness on so much of the chord, bent by so much, its sides so far past one another at the nose.
+  contourUnusable: [
+    { is: null, design: contour({}) },
+    ...along((length) => ({ design: contour({ length }) }), [0.51, null], [0.49, 'stop']),
+    ...along(
+      (thickness) => ({ design: contour({ thickness }) }),
+      [0.0021, null],
+      [0.0019, 'stop'],
+      [0.59, null],
+      [0.61, 'stop'],
+    ),
+    ...along((camber) => ({ design: contour({ camber }) }), [0.245, null], [0.255, 'stop']),
+    ...along((crossing) => ({ design: contour({ crossing }) }), [0.0095, null], [0.0105, 'stop']),
+  ],
   cruiseNearStall: along(
     (ratio) => ({ numbers: { stall: { speed: base.conditions.cruiseSpeed / ratio } } }),
     [1.28, null],

@@ -27,6 +27,9 @@ const fileOf = (rule: string) => `src/core/7-verdict/rules/${rule}.ts`;
 
 /** Bounds of a rule that live in a module which others use too. */
 const ELSEWHERE: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+  contourUnusable: ['LEAST_CHORD', 'LEAST_THICKNESS', 'MOST_THICKNESS', 'MOST_CAMBER', 'CROSSING'].map(
+    (name) => ['src/core/3-shape/section/kinds/coordinates.ts', name] as const,
+  ),
   elevatorAtStop: [['src/core/7-verdict/changes.ts', 'LEAST_TRAVEL']],
   fastForLaunch: [
     ['src/core/6-groups/ceilings/briefTargets.ts', 'LAUNCH_SPEED'],

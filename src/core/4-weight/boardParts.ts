@@ -28,7 +28,10 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
   const { source } = surface;
   const material = design.materials.find(({ id }) => id === source.construction?.material);
   const elements = [...boardElements(surface, material), ...sparElements(surface)];
-  return scaledTo(elements, source.measuredMass, () => boardElements(surface, PLACEHOLDER));
+  // What was weighed is there, even where every bit of board is said to be cut away.
+  return scaledTo(elements, source.measuredMass, () =>
+    boardElements({ ...surface, source: { ...source, construction: undefined } }, PLACEHOLDER),
+  );
 }
 
 /** Spreads a weighed mass when nothing says how it is built. */

@@ -21,20 +21,23 @@ export interface MassProperties {
   readonly inertia: Inertia;
 }
 
+/** Lighter than this nothing flies: what weighs less was not weighed yet [kg]. */
+export const LEAST_MASS = 1e-4;
+
 /**
  * Total, centre of gravity and inertia of boxes: Σm, Σm r/Σm, and for each box
  * m(b² + h²)/12 about itself plus m(y² + z²) about the common centre (parallel
- * axes). Null when there is no mass. Source: any text on rigid bodies, e.g.
+ * axes). Null when there is no mass. @param least below it there is none [kg]. Source: any text on rigid bodies, e.g.
  * Goldstein, Classical Mechanics, ch. 5.
  */
-export function massProperties(elements: readonly MassElement[]): MassProperties | null {
+export function massProperties(elements: readonly MassElement[], least = 0): MassProperties | null {
   let total = 0;
   const first = [0, 0, 0];
   for (const { mass, centre } of elements) {
     total += mass;
     for (let axis = 0; axis < 3; axis++) first[axis]! += mass * centre[axis]!;
   }
-  if (total <= 0) return null;
+  if (!(total > 0 && total >= least)) return null;
   const cg: Vector3 = [first[0]! / total, first[1]! / total, first[2]! / total];
   let xx = 0;
   let yy = 0;

@@ -9,7 +9,7 @@ import {
   type Kilograms,
 } from '@/core/1-base/units/convert';
 import { bodyElements, onBothSides, surfaceElements } from './boardParts';
-import { type MassElement, type MassProperties, massProperties } from './massElement';
+import { LEAST_MASS, type MassElement, type MassProperties, massProperties } from './massElement';
 
 /** One line of the weight table. */
 export interface MassPart {
@@ -81,7 +81,7 @@ export function weigh(design: Design, placed: readonly PlacedSurface[]): MassMod
       item.measuredMass === undefined ? undefined : item.measuredMass * count,
     );
   }
-  return { parts, properties: massProperties(all) };
+  return { parts, properties: massProperties(all, LEAST_MASS) };
 }
 
 function itemElements(item: MassItem): MassElement[] {

@@ -1,6 +1,8 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
-import type { InfluenceMatrices } from './influence';
+import type { HalfProblem, InfluenceMatrices } from './influence';
+import type { Lattice } from './lattice';
 import { dotRow, solveFactored } from './luFactors';
+import { noFlowAt } from './noFlow';
 
 /**
  * Air that streams past before the surfaces disturb it, at unit flight speed:
@@ -55,8 +57,30 @@ export interface CaseInput {
 
 /** Solves one case with the factors at hand and returns it with its velocities. */
 export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCase {
-  const circulation = solveFactored(halfOf(matrices, input.parity).factors, normalOnset(matrices, input));
+  const right = normalOnset(matrices, input);
+  const circulation = solveFactored(halfOf(matrices, input.parity).factors, right);
+  expectBelievable(matrices.lattice, right, circulation);
   return withVelocities(matrices, input.parity, circulation, input.onset);
+}
+
+/**
+ * A strip turns at most so many times the lift that a section by itself has at
+ * the steepest angle that any panel meets. Sound aircraft stay below 1; a strip
+ * along which the tip vortex of another surface passes may reach 2.
+ */
+const MOST_GAIN = 2.5;
+
+/** c_l = 2ΣΓ/(Vc) of every strip against 2π times the steepest angle. @throws NoFlowError */
+function expectBelievable(lattice: Lattice, right: Float64Array, circulation: Float64Array): void {
+  let steepest = 0;
+  for (const value of right) steepest = Math.max(steepest, Math.abs(value));
+  const { count } = lattice.cells;
+  lattice.strips.forEach(({ m }, strip) => {
+    let sum = 0;
+    for (let k = 0; k < count; k++) sum += circulation[strip * count + k]!;
+    // Written so that what is no number is caught as well.
+    if (!(Math.abs(sum) <= MOST_GAIN * Math.PI * m.chord * steepest)) throw noFlowAt(lattice, strip * count);
+  });
 }
 
 /** Solves a case that depends on nothing but the lattice and what `key` says, or takes it from before. */
@@ -83,8 +107,11 @@ export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInp
   return withVelocities(matrices, input.parity, circulation, input.onset);
 }
 
-function halfOf(matrices: InfluenceMatrices, parity: Parity) {
-  return parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+/** @throws NoFlowError when that half has no answer */
+function halfOf(matrices: InfluenceMatrices, parity: Parity): HalfProblem {
+  const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+  if (half.fault) throw half.fault;
+  return half;
 }
 
 function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extraAngles }: CaseInput): Float64Array {

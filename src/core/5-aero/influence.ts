@@ -1,7 +1,9 @@
+import { conditionOf, type ScaledColumns, scaledColumns } from './conditionNumber';
 import type { Lattice } from './lattice';
-import { factorise, factoriseInPlace, type LuFactors } from './luFactors';
+import { factorise, factoriseInPlace, type LuFactors, SingularMatrixError } from './luFactors';
 import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
 import { type LegInfluence, legInfluence } from './legInfluence';
+import { type NoFlowError, noFlowAt } from './noFlow';
 import { type VortexField, vortexField, type WakeDirection } from './vortexField';
 
 /** Velocity components at the bound vortices, three N × N matrices row by row. */
@@ -17,6 +19,8 @@ export interface HalfProblem {
   readonly bound: BoundInfluence;
   /** Velocity across the chord at the legs on the board; null when only the free stream is asked for there. */
   readonly legs: LegInfluence | null;
+  /** Why nothing of this half can be solved: two fins in one place say nothing of yaw, and much of pitch. */
+  readonly fault: NoFlowError | null;
 }
 
 /**
@@ -55,7 +59,7 @@ export interface InfluenceOptions extends WakeDirection {
  * A section whose lift slope is κ·2π instead of 2π turns less air: on its strip
  * the boundary condition gains Δα = c_l (1/2πκ − 1/2π), c_l = 2ΣΓ/(Vc), which
  * is linear in the circulation and goes into the matrix.
- * @throws SingularMatrixError
+ * Where surfaces lie in one another, the half problem that is spoilt says so.
  */
 export function buildInfluence(lattice: Lattice, options: InfluenceOptions): InfluenceMatrices {
   const n = lattice.panels;
@@ -94,16 +98,20 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
   }
   const legs = options.withoutLegs ? null : legInfluence(lattice, field);
   const block = lattice.panelsWithoutTail || n;
+  const evenScale = scaledColumns(normal.even, n, lattice.centrePanels);
+  const oddScale = scaledColumns(normal.odd, n);
+  const even = factored(lattice, () => factorise(normal.even, n, { block, from: lattice.centrePanels }), evenScale);
+  const odd = factored(lattice, () => factoriseInPlace(normal.odd, n, { block }), oddScale);
   return {
     lattice,
     field,
     symmetric: {
-      factors: factorise(normal.even, n, { block, from: lattice.centrePanels }),
+      ...even,
       bound: bound.even,
       legs: legs && legs.even,
     },
     antisymmetric: {
-      factors: factoriseInPlace(normal.odd, n, { block }),
+      ...odd,
       bound: bound.odd,
       legs: legs && legs.odd,
     },
@@ -112,6 +120,37 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
     ...vectors,
   };
 }
+
+/**
+ * Condition beyond which the answer is not believed. Fleets that can be built
+ * stay below 7,000 on the finest lattice; boards that overlap by more than a
+ * panel within a hundredth of the chord start at 9,000 and are wrong by 8 % there.
+ */
+const MOST_CONDITION = 8000;
+
+/** Factors, and where the equations have no answer that can be believed why. */
+function factored(
+  lattice: Lattice,
+  factor: () => LuFactors,
+  scaled: ScaledColumns,
+): Pick<HalfProblem, 'factors' | 'fault'> {
+  try {
+    const factors = factor();
+    const { number, equation } = conditionOf(factors, scaled);
+    return { factors, fault: number <= MOST_CONDITION ? null : noFlowAt(lattice, equation) };
+  } catch (error) {
+    if (!(error instanceof SingularMatrixError)) throw error;
+    return { factors: NO_FACTORS, fault: noFlowAt(lattice, error.column) };
+  }
+}
+
+const NO_FACTORS: LuFactors = {
+  size: 0,
+  block: 0,
+  from: 0,
+  values: new Float64Array(),
+  order: new Int32Array(),
+};
 
 /** Velocity along a normal of both half problems, from what a point and its mirror image see. */
 function writeNormal(

@@ -18,8 +18,9 @@ export interface LuFactors {
 const SINGULAR = 1e-13;
 
 export class SingularMatrixError extends Error {
-  constructor() {
-    super('The surfaces lie so close together that the flow equations have no single answer.');
+  /** @param column the first unknown that the others leave open */
+  constructor(readonly column: number) {
+    super('The equations have no single answer.');
     this.name = 'SingularMatrixError';
   }
 }
@@ -41,6 +42,8 @@ export function factoriseInPlace(
   let largest = 0;
   for (let index = from * size; index < values.length; index++) {
     const entry = Math.abs(values[index]!);
+    // Written so that what is no number is caught as well.
+    if (!(entry < Infinity)) throw new SingularMatrixError(index % size);
     if (entry > largest) largest = entry;
   }
   for (let row = 0; row < size; row++) order[row] = row;
@@ -78,7 +81,7 @@ function factorColumns(
         pivot = i;
       }
     }
-    if (!(best > SINGULAR * largest)) throw new SingularMatrixError();
+    if (!(best > SINGULAR * largest)) throw new SingularMatrixError(k);
     if (pivot !== k) exchangeRows(a, order, size, k, pivot);
     const inverse = 1 / a[k * size + k]!;
     for (let i = k + 1; i < size; i++) {

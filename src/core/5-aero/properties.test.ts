@@ -23,7 +23,8 @@ const airframes: fc.Arbitrary<Design> = fc
     incidence: between(-1, 5),
     camber: between(0, 0.07),
     layout: fc.constantFrom('tail', 'vee', 'canard', 'tandem', 'tailless' as const),
-    arm: between(300, 900),
+    // Behind the wing, not within it.
+    arm: between(340, 900),
     tailHalf: between(100, 280),
     tailChord: between(70, 180),
     tailZ: between(-60, 120),

@@ -1,31 +1,14 @@
 import { z } from 'zod';
 import { SI_SYMBOL } from '@/core/1-base/units/unitKind';
 import type { Group } from './group';
-import type { Meaning } from './keys';
 import { GROUPS } from './page';
+import { meaningOf, partsOf } from './schemaParts';
 
 /** One number of the analysis: where it stands, its SI unit, what it means. */
 export interface UnitRow {
   readonly key: string;
   readonly unit: string;
   readonly meaning: string;
-}
-
-/** Takes off what says that a value may be missing. */
-function within(schema: z.ZodType): z.ZodType {
-  return schema instanceof z.ZodNullable ? (schema.unwrap() as z.ZodType) : schema;
-}
-
-export const meaningOf = (schema: z.ZodType): Meaning & { readonly isSentence?: boolean } =>
-  (schema.meta() ?? within(schema).meta() ?? {}) as Meaning & { isSentence?: boolean };
-
-/** The parts of a value: keys of an object, `[]` for the entries of a list, `*` for those of a table. */
-export function partsOf(schema: z.ZodType): readonly (readonly [string, z.ZodType])[] {
-  const inner = within(schema);
-  if (inner instanceof z.ZodObject) return Object.entries(inner.shape as Record<string, z.ZodType>);
-  if (inner instanceof z.ZodArray) return [['[]', inner.element as z.ZodType]];
-  if (inner instanceof z.ZodRecord) return [['*', inner.valueType as z.ZodType]];
-  return [];
 }
 
 function rowsOf(schema: z.ZodType, key: string): UnitRow[] {

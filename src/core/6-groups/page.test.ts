@@ -5,7 +5,8 @@ import { designOf, simpleAircraft } from '#/tests/designs';
 import { said } from '#/tests/matchers';
 import type { Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
-import { analysisJsonSchema, partsOf, tableOfUnits } from './describe';
+import { analysisJsonSchema, tableOfUnits } from './describe';
+import { partsOf } from './schemaParts';
 import { GROUPS } from './page';
 import { numbersOf } from './solve';
 

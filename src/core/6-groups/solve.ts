@@ -1,9 +1,11 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { SingularMatrixError } from '@/core/5-aero/luFactors';
+import { NoFlowError } from '@/core/5-aero/noFlow';
+import { believable, NOT_BELIEVED } from './believable';
 import type { Group } from './group';
 import { GROUPS, type Numbers } from './page';
 import { type AnalyseOptions, prepare } from './solution/prepare';
 import { Solution } from './solution/solution';
+import { referenceFault } from './solution/soundness';
 import { NO_WING } from './words';
 import type { Working } from './working';
 
@@ -18,17 +20,21 @@ export interface Solved {
 /** The numbers of a design, read one by one, and how each came about. */
 export function solve(design: Design, options: AnalyseOptions): Solved {
   const prepared = prepare(design, options);
-  const solution = prepared && new Solution(prepared, options);
+  const fault = prepared ? referenceFault(prepared) : NO_WING;
+  const solution = prepared && fault === null ? new Solution(prepared, options) : null;
   const known = new Map<Group, unknown>();
   const neededBy = (group: Group) =>
     Object.fromEntries(Object.entries(group.needs).map(([name, one]) => [name, valueOf(one)]));
   const compute = (group: Group): unknown => {
-    if (!solution) return group.empty(NO_WING, design);
+    if (!solution) return group.empty(fault ?? NO_WING, design);
     try {
-      return group.compute(solution, neededBy(group));
+      return (
+        believable(group.schema, group.compute(solution, neededBy(group)), group.hasReasons) ??
+        group.empty(NOT_BELIEVED, design)
+      );
     } catch (error) {
-      if (!(error instanceof SingularMatrixError)) throw error;
-      return group.empty(`${error.message} Move one of them by a few millimetres.`, design);
+      if (!(error instanceof NoFlowError)) throw error;
+      return group.empty(error.because, design);
     }
   };
   const valueOf = (group: Group): unknown => {

@@ -84,8 +84,14 @@ export function lowerFirst(words: Words): Words {
 
 const THOUSAND = 1e3;
 
-/** A Reynolds number and the like, in whole thousands: `70 000`. */
-export const thousands = (value: number): string => `${Math.round(value / THOUSAND)} 000`;
+/** A Reynolds number and the like, in whole thousands: `70 000`, `1 200 000`; below one thousand as it is. */
+export function thousands(value: number): string {
+  if (value < THOUSAND) return `${Math.round(value)}`;
+  const whole = Math.round(value / THOUSAND);
+  return whole < THOUSAND
+    ? `${whole} 000`
+    : `${Math.floor(whole / THOUSAND)} ${String(whole % THOUSAND).padStart(3, '0')} 000`;
+}
 
 /** A turn as people say it: `1.2° nose up`. */
 export const noseTurn = (value: Degrees): Phrase => say`${degrees(Math.abs(value))} nose ${value >= 0 ? 'up' : 'down'}`;

@@ -30,12 +30,21 @@ function onceFor<Result>(derive: (contour: Contour) => Result): (contour: Contou
   };
 }
 
-/** Height of the camber line above the chord line through nose and trailing edge, at the contour's stations. */
+/** Camber that thin-aerofoil theory knows, as a fraction of the chord. */
+const MOST_CAMBER = 0.2;
+
+/**
+ * Height of the camber line above the chord line through nose and trailing
+ * edge, at the contour's stations. More than theory knows, as on a tip narrower
+ * than the board it is folded from, counts as the most that it knows.
+ */
 export const camberLine = onceFor(({ x, upper, lower }): Float64Array => {
   const middle = x.map((_, index) => (upper[index]! + lower[index]!) / 2);
   const nose = middle[0]!;
   const rise = middle.at(-1)! - nose;
-  return middle.map((height, index) => height - nose - rise * x[index]!);
+  const line = middle.map((height, index) => height - nose - rise * x[index]!);
+  const most = line.reduce((largest, height) => Math.max(largest, Math.abs(height)), 0);
+  return most > MOST_CAMBER ? line.map((height) => (height * MOST_CAMBER) / most) : line;
 });
 
 export interface Thickness {

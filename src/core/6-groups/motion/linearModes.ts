@@ -66,7 +66,9 @@ interface Eigenvalue {
   readonly imaginary: number;
 }
 
+/** @throws RangeError for anything that is not finite, on which the library would search without end */
 function eigenvaluesOf(rows: number[][]): Eigenvalue[] {
+  if (!rows.flat().every(Number.isFinite)) throw new RangeError('The equations of motion hold what is no number.');
   const { realEigenvalues, imaginaryEigenvalues } = new EigenvalueDecomposition(new Matrix(rows));
   return realEigenvalues.map((real, index) => ({ real, imaginary: imaginaryEigenvalues[index]! }));
 }

@@ -15,6 +15,13 @@ export interface MotionResult {
   readonly lateral: readonly Mode[];
 }
 
+/** Least share of the product of roll and yaw inertia that must be left after the product of inertia. */
+const LEAST_SPREAD = 1e-6;
+
+/** Mass in one point or line turns about itself without resistance: no equation of motion. */
+const isSpread = ({ xx, yy, zz, xz }: NonNullable<ValueOf<typeof mass>['inertia']>): boolean =>
+  Math.min(xx, yy, zz) > LEAST_SPREAD * Math.max(xx, yy, zz) && xx * zz - xz ** 2 > LEAST_SPREAD * xx * zz;
+
 /**
  * Modes of a design at its cruise trim. Speed derivatives at constant thrust:
  * C_Xu = −2C_D, C_Zu = −2C_L; lag of the downwash C_mα̇ = C_mq dε/dα.
@@ -36,7 +43,7 @@ export function modesOfDesign(
   if (trim.alpha === null || trim.liftCoefficient === null || trim.speed === null)
     return { because: trim.reasons['alpha'] ?? 'It is not trimmed.' };
   if (drag.total === null) return { because: drag.reasons['total'] ?? 'Drag is not known.' };
-  if (!(mass.inertia.xx > 0 && mass.inertia.yy > 0 && mass.inertia.zz > 0)) {
+  if (!isSpread(mass.inertia)) {
     return { because: 'All mass lies in one point or line: give parts a size or spread them out.' };
   }
   const { area, meanChord, span, aspectRatio } = reference;

@@ -8,6 +8,9 @@ import { liftAtFullCommand } from '@/core/5-aero/controlReach';
 import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
 import type { Fraction, Radians, Vector3 } from '@/core/1-base/units/convert';
 
+/** A joint that bears more than this bears anything [rad]. */
+const RIGHT_ANGLE = Math.PI / 2;
+
 /**
  * What built-in angles do. Hands off (pitch control neutral) the aircraft
  * settles at the lift where C_m = 0; an error δ of one surface moves it by
@@ -68,7 +71,10 @@ export function handsOff(model: AeroModel, input: HandsOffInput): HandsOff {
         flown,
         againstAir: flown + alpha - (wash[surface.id]?.angle ?? 0),
         liftPerRadian,
-        bears: room === null || Math.abs(liftPerRadian) < 1e-6 ? null : Math.max(0, room) / Math.abs(liftPerRadian),
+        bears:
+          room === null || Math.abs(liftPerRadian) < 1e-6
+            ? null
+            : Math.min(RIGHT_ANGLE, Math.max(0, room) / Math.abs(liftPerRadian)),
       },
     ];
   });

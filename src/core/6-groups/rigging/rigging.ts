@@ -18,7 +18,10 @@ const keys = z.object({
       flown: quantity('angle', 'As flown: mean of both sides where measured; nose up positive'),
       againstAir: quantity('angle', 'Root chord against the air it meets at trim, nose up positive'),
       liftPerRadian: quantity('perRadian', 'Change of hands-off lift with its angle'),
-      bears: maybe('angle', 'Error either way that keeps hands-off lift between nought and 85 % of C_Lmax'),
+      bears: maybe(
+        'angle',
+        'Error either way that keeps hands-off lift between nought and 85 % of C_Lmax, a right angle at most',
+      ),
     }),
   ),
 });

@@ -8,10 +8,12 @@ import {
 import { type DownwashReceiver, downwashReceiver } from '@/core/5-aero/downwash';
 import type { FlowCase } from '@/core/5-aero/flowCase';
 import { crossLoads } from '@/core/5-aero/forces';
+import { NoFlowError } from '@/core/5-aero/noFlow';
 import { isTail } from '@/core/5-aero/lattice';
 import { type TrimmedLine, trimmedLine } from '@/core/5-aero/polar';
 import { type Cruise, cruiseState } from './cruise';
 import type { AnalyseOptions, Prepared } from './prepare';
+import { expectSoundPitch } from './soundness';
 
 /** What cannot be solved once is not tried again by every group that asks. */
 function attempt<Value>(solve: () => Value): { value: Value } | { failure: unknown } {
@@ -48,6 +50,7 @@ export class Solution {
   get #straight(): { readonly model: AeroModel; readonly cruise: Cruise } {
     return this.#once('straight', () => {
       const model = this.prepared.modelAt(0);
+      expectSoundPitch(this.prepared, model);
       return { model, cruise: cruiseState(this.prepared, model) };
     });
   }
@@ -60,7 +63,9 @@ export class Solution {
 
   /** False when two surfaces lie in one another and the lattice says nothing. */
   get isSolvable(): boolean {
-    return !('failure' in attempt(() => this.model));
+    const outcome = attempt(() => this.model);
+    if ('failure' in outcome && !(outcome.failure instanceof NoFlowError)) throw outcome.failure;
+    return 'value' in outcome;
   }
 
   /** Level flight at the cruise speed, or why there is none. */

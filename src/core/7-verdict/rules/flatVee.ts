@@ -16,9 +16,8 @@ export const flatVee = makeRule(
     if (angle >= FLATTEST && angle <= STEEPEST) return null;
     const flat = angle < FLATTEST;
     const sign = Math.sign(tail.stations[0]!.dihedral) || 1;
-    const effect = flat
-      ? say`yaw stiffness ${lateral.yawStiffness === null ? 'unknown' : plain(lateral.yawStiffness, 3)} per radian`
-      : say`pitch stiffness ${pitch.momentSlope === null ? 'unknown' : plain(pitch.momentSlope)} per radian`;
+    const [what, stiffness] = flat ? ['yaw', lateral.yawStiffness] : ['pitch', pitch.momentSlope];
+    const effect = stiffness === null ? '' : say` (${what} stiffness ${plain(stiffness, flat ? 3 : 2)} per radian)`;
     const to = (angle: number) => ({
       label: say`Set its panels to ${degrees(angle, 0)}`,
       change: tail.stations
@@ -27,7 +26,7 @@ export const flatVee = makeRule(
     });
     return {
       severity: 'caution',
-      message: say`The panels of ${nameOf(tail)} stand at ${degrees(angle, 0)}: ${flat ? 'too flat to hold the nose in yaw' : 'too steep to hold it in pitch'} for their area (${effect}). Between 30° and 45° both are served.`,
+      message: say`The panels of ${nameOf(tail)} stand at ${degrees(angle, 0)}: ${flat ? 'too flat to hold the nose in yaw' : 'too steep to hold it in pitch'} for their area${effect}. Between 30° and 45° both are served.`,
       numbers: { angle: degrees(angle) },
       remedies: flat ? [to(33), to(38)] : [to(45), to(40)],
     };

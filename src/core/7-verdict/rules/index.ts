@@ -2,6 +2,7 @@ import type { Rule } from '../rule';
 import { balanceAft } from './balanceAft';
 import { balanceForward } from './balanceForward';
 import { builtAngle } from './builtAngle';
+import { contourUnusable } from './contourUnusable';
 import { cruiseNearStall } from './cruiseNearStall';
 import { downwashStrong } from './downwashStrong';
 import { dragHeight } from './dragHeight';
@@ -48,6 +49,7 @@ import { yawFeel } from './yawFeel';
 
 export const RULES: readonly Rule[] = [
   nothingWeighed,
+  contourUnusable,
   balanceAft,
   balanceForward,
   stifferThanWanted,

@@ -1,6 +1,7 @@
 import { isWing } from '@/core/2-document/schema/roles';
 import { kilogramsOverArea, percent, say } from '@/core/1-base/words/phrase';
 import { kilogramsPerSquareMetre } from '@/core/1-base/units/convert';
+import { LIMITS } from '@/core/2-document/schema/limits';
 import { makeRule } from '../makeRule';
 import { withChords } from '../changes';
 
@@ -11,7 +12,8 @@ export const loadingOverBrief = makeRule(
   { id: 'loadingOverBrief', stage: 'weights', source: 'Brief' },
   (design, { mass }) => {
     const wanted = design.brief.targetWingLoading;
-    if (wanted === undefined || wanted <= 0 || mass.wingLoading === null) return null;
+    // Less than the lightest board weighs is no target.
+    if (wanted === undefined || wanted < LIMITS.arealDensity.minimum || mass.wingLoading === null) return null;
     const over = mass.wingLoading / kilogramsPerSquareMetre(wanted);
     if (over <= MOST) return null;
     const wings = design.surfaces.filter(isWing);

@@ -1,4 +1,5 @@
 import { kilograms, percent, say } from '@/core/1-base/words/phrase';
+import { LEAST_MASS } from '@/core/4-weight/massElement';
 import { makeRule } from '../makeRule';
 
 const MOST = 0.06;
@@ -10,7 +11,7 @@ export const weightCreep = makeRule(
     const weighed = mass.parts.filter(({ measured }) => measured !== null);
     const computed = weighed.reduce((sum, part) => sum + part.computed, 0);
     const measured = weighed.reduce((sum, part) => sum + part.measured!, 0);
-    if (computed <= 0 || measured <= (1 + MOST) * computed) return null;
+    if (computed < LEAST_MASS || measured <= (1 + MOST) * computed) return null;
     const worst = weighed.reduce((a, b) => (b.measured! - b.computed > a.measured! - a.computed ? b : a));
     return {
       severity: 'note',

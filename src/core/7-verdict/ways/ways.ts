@@ -1,3 +1,4 @@
+import { LIMITS } from '@/core/2-document/schema/limits';
 import { isWing } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
@@ -17,6 +18,9 @@ export interface BalanceWay {
   readonly works: boolean;
   readonly because: Words | null;
 }
+
+/** A shift that keeps a part within what a document can hold; none by something without weight [mm]. */
+const isReachable = (shift: number): boolean => Math.abs(shift) < LIMITS.position.maximum;
 
 const tenth = (value: number) => Math.round(value * 10) / 10;
 const nameOf = ({ name, id }: { readonly name: string; readonly id: string }) => name || id;
@@ -80,8 +84,8 @@ function podWay(design: Design, body: Design['bodies'][number], { target, balanc
   if (riders.length === 0) return [];
   const moved = new Set([body.id, ...riders.map(({ id }) => id)]);
   const weight = parts.filter(({ id }) => moved.has(id)).reduce((sum, part) => sum + part.mass, 0);
-  if (weight <= 0) return [];
   const shift = millimetresFromMetres((target - balance.x) * balance.total) / weight;
+  if (!isReachable(shift)) return [];
   return [
     {
       id: `pod-${body.id}`,
@@ -109,7 +113,7 @@ function wingWay(
   // Distance wanted between neutral point and balance; the neutral point goes along almost whole.
   const missing = neutralPoint - target - (neutralPoint - balance.x);
   const shift = millimetresFromMetres(missing) / (1 - weight / balance.total);
-  if (Math.abs(shift) < 0.05) return [];
+  if (Math.abs(shift) < 0.05 || !isReachable(shift)) return [];
   return [
     {
       id: 'wing',

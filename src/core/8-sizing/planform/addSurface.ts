@@ -54,11 +54,16 @@ function withFreshIds(surface: Surface, design: Design): Surface {
   };
 }
 
-/** Moved up until it does not lie in another one: two in one place cannot be computed. */
+/** An upright board lies in another one wherever it is moved up to: it goes aft, or inboard if it is one of a pair [°]. */
+const UPRIGHT = 45;
+
+/** Moved until it does not lie in another one: two in one place cannot be computed. */
 function clearOf(design: Design, surface: Surface): Surface {
-  const step = Math.max(30, surface.stations[0]!.chord / 2);
-  const { x, y } = surface.position;
-  let { z } = surface.position;
+  const [root] = surface.stations;
+  const isUpright = Math.abs(root!.dihedral) > UPRIGHT;
+  const length = Math.max(...surface.stations.map(({ leadingEdgeOffset, chord }) => leadingEdgeOffset + chord));
+  const step = isUpright ? Math.ceil(length) + 10 : Math.max(30, root!.chord / 2);
+  let { x, y, z } = surface.position;
   const meets = () =>
     design.surfaces.some(
       ({ mirrored, position }) =>
@@ -67,7 +72,11 @@ function clearOf(design: Design, surface: Surface): Surface {
         Math.abs(position.z - z) < step / 2 &&
         Math.abs(position.y - y) < step,
     );
-  while (meets()) z += step;
+  while (meets()) {
+    if (!isUpright) z += step;
+    else if (surface.mirrored && y > step) y -= step;
+    else x += step;
+  }
   return { ...surface, position: { x, y, z } };
 }
 
