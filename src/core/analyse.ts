@@ -1,11 +1,11 @@
 import { finish, type Steps } from './1-base/steps';
 import type { Design } from './2-document/schema/design';
 import type { Numbers } from './6-groups/page';
-import type { AnalyseOptions } from './6-groups/solution/prepare';
+import { type AnalyseOptions, prepare } from './6-groups/solution/prepare';
 import { numbersOf, solve } from './6-groups/solve';
 import type { Working } from './6-groups/working';
 import type { Finding } from './7-verdict/finding';
-import { checkRules, tryRemedies, withoutRemedies } from './7-verdict/judge';
+import { checkRules, type Trials, tryRemedies, withoutRemedies } from './7-verdict/judge';
 
 export type { AnalyseOptions } from './6-groups/solution/prepare';
 export type { Numbers } from './6-groups/page';
@@ -34,15 +34,28 @@ export function analyse(design: Design, options: AnalyseOptions = {}): Analysis 
   };
 }
 
+/**
+ * Trials that a design of usual size may have: about a second and a half of
+ * them. Each costs an analysis, whose time grows with the cube of the panels
+ * and, beside many bodies, with panels times frames.
+ */
+const TRIALS = { most: 24, least: 3, panels: 230, frames: 200 };
+
+function trialsOf(design: Design, options: AnalyseOptions): Trials {
+  const panels = (prepare(design, options)?.lattice.panels ?? 0) / TRIALS.panels;
+  const frames = design.bodies.reduce((sum, body) => sum + body.frames.length, 0) / TRIALS.frames;
+  const most = options.grid ? Infinity : TRIALS.most / Math.max(1, panels ** 3 + panels * frames);
+  return { tryOut: (changed) => numbersOf(changed, options), most: Math.max(TRIALS.least, Math.round(most)) };
+}
+
 function judge(design: Design, numbers: Numbers, options: AnalyseOptions): Finding[] {
   const candidates = checkRules(design, numbers);
   return options.without?.includes('remedies')
     ? withoutRemedies(candidates)
-    : finish(tryRemedies(design, candidates, (changed) => numbersOf(changed, options)));
+    : finish(tryRemedies(design, candidates, trialsOf(design, options)));
 }
 
 /** The findings of a design with what would help, one trial at a time: each costs an analysis. */
 export function* findingsStepwise(design: Design, options: AnalyseOptions = {}): Steps<Finding[]> {
-  const tryOut = (changed: Design) => numbersOf(changed, options);
-  return yield* tryRemedies(design, checkRules(design, numbersOf(design, options)), tryOut);
+  return yield* tryRemedies(design, checkRules(design, numbersOf(design, options)), trialsOf(design, options));
 }

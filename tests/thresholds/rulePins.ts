@@ -1,3 +1,4 @@
+import { largestDesign } from '#/tests/wild/largest';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Finding } from '@/core/7-verdict/finding';
 import {
@@ -90,6 +91,7 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [-0.123, 'caution'],
   ),
   // √1.56 = 1.25 for a gust of half a g or a turn at 50°.
+  coarseLattice: [{ is: null }, { is: 'note', design: largestDesign(1) }],
   // A lens of so much thickness on so much of the chord, bent by so much, its sides so far past one another at the nose.
   contourUnusable: [
     { is: null, design: contour({}) },

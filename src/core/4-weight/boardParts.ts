@@ -1,7 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Section } from '@/core/2-document/schema/section';
 import type { Body, Material } from '@/core/2-document/schema/airframe';
-import { contourOf } from '@/core/3-shape/section/contour';
+import { type Contour, contourOf } from '@/core/3-shape/section/contour';
 import { buildOf } from '@/core/3-shape/section/kinds';
 import type { SectionSheet } from '@/core/3-shape/section/sheet';
 import { type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
@@ -16,9 +16,16 @@ import {
 } from '@/core/1-base/units/convert';
 import type { MassElement } from './massElement';
 
+/** Sheets by contour: one that was measured is not measured again for every trial. */
+const measured = new WeakMap<Contour, SectionSheet>();
+
 /** Sheet needed by a section on a chord [mm]. */
-export const sectionSheet = (section: Section, chord: Millimetres): SectionSheet =>
-  buildOf(section).sheet(section, contourOf(section, chord), chord);
+export function sectionSheet(section: Section, chord: Millimetres): SectionSheet {
+  const contour = contourOf(section, chord);
+  const sheet = measured.get(contour) ?? buildOf(section).sheet(section, contour, chord);
+  measured.set(contour, sheet);
+  return sheet;
+}
 
 /** Strips per panel that carry its mass; enough for inertia to settle below a percent. */
 const SLICES = 12;

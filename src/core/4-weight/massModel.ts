@@ -53,22 +53,25 @@ export function weigh(design: Design, placed: readonly PlacedSurface[]): MassMod
       centre: properties?.centreOfGravity ?? EMPTY,
     });
   };
-  const totalOf = (elements: readonly MassElement[]) => massProperties(elements)?.total ?? 0;
+  const totalOf = (elements: readonly MassElement[]) => elements.reduce((sum, { mass }) => sum + mass, 0);
   for (const surface of placed) {
     const { source } = surface;
-    const unweighed = { ...surface, source: { ...source, measuredMass: undefined } };
+    const elements = surfaceElements(design, surface);
+    const drawn = { ...surface, source: { ...source, measuredMass: undefined } };
     add(
       { id: source.id, name: source.name || source.id, kind: 'surface', category: 'airframe' },
-      surfaceElements(design, surface),
-      totalOf(surfaceElements(design, unweighed)),
+      elements,
+      totalOf(source.measuredMass === undefined ? elements : surfaceElements(design, drawn)),
       source.measuredMass,
     );
   }
   for (const body of design.bodies) {
+    const elements = bodyElements(design, body);
+    const drawn = { ...body, measuredMass: undefined };
     add(
       { id: body.id, name: body.name || body.id, kind: 'body', category: 'airframe' },
-      bodyElements(design, body),
-      totalOf(bodyElements(design, { ...body, measuredMass: undefined })),
+      elements,
+      totalOf(body.measuredMass === undefined ? elements : bodyElements(design, drawn)),
       body.measuredMass,
     );
   }

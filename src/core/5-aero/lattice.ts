@@ -5,7 +5,7 @@ import { alignFins } from './alignFins';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
-import { findJunctions } from './junctions';
+import { findJunctions, type Junction } from './junctions';
 import { cutStrips, type Strip } from './strips';
 
 /** How finely a lattice is cut. */
@@ -20,6 +20,9 @@ export const DEFAULT_GRID: Grid = { strips: 18, chordwise: 5 };
 
 /** While something is dragged: half the panels, neutral points within half a percent of the chord of the default grid. */
 export const QUICK_GRID: Grid = { strips: 12, chordwise: 4 };
+
+/** Panels on the half aircraft beyond which a lattice is cut more coarsely: an analysis then takes a tenth of a second or so. */
+export const MOST_PANELS = 330;
 
 /** Least strips on a surface, however short. */
 const LEAST_STRIPS = 6;
@@ -44,18 +47,51 @@ export interface Lattice {
   readonly firstStrip: readonly number[];
   /** Panels of mirrored surfaces are doubled by their image, those of upright centre surfaces are not. */
   readonly doubled: Uint8Array;
+  /** True when the grid that was asked for had more panels than may be. */
+  readonly isCoarse: boolean;
   /** 1 for pairs of surfaces that meet, and for each surface with itself; row by row. */
   readonly joined: Uint8Array;
 }
 
 export const isTail: (surface: PlacedSurface) => boolean = isPitchTail;
 
-/** Cuts all surfaces into one lattice. Order: fins on the centre line, everything else but the tail, the tail. */
-export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFAULT_GRID): Lattice {
-  const place = (surface: PlacedSurface) => (isTail(surface) ? 2 : surface.mirrored ? 1 : 0);
-  const surfaces = alignFins(placed.toSorted((p, q) => place(p) - place(q)));
-  const longest = Math.max(...surfaces.map(developedLength));
+/** How a lattice gets coarser: share of the strips, cells along the chord, and how near marks count as one. */
+const COARSER = [
+  [1, Infinity, 0],
+  [1, 3, 0],
+  [0.6, 3, 0.01],
+  [0.35, 3, 0.04],
+  [0.2, 2, 0.1],
+  [0.1, 2, 0.3],
+] as const;
+
+/** Cuts all surfaces into one lattice of at most so many panels. */
+export function buildLattice(
+  placed: readonly PlacedSurface[],
+  grid: Grid = DEFAULT_GRID,
+  most: number = Infinity,
+): Lattice {
+  const surfaces = alignFins(placed.toSorted((p, q) => placeInOrder(p) - placeInOrder(q)));
   const junctions = findJunctions(surfaces);
+  for (const [share, chordwise, nearest] of COARSER) {
+    const strips = Math.max(2, Math.round(grid.strips * share));
+    const coarser = { strips, chordwise: Math.min(grid.chordwise, chordwise) };
+    const lattice = cutLattice(surfaces, junctions, coarser, nearest);
+    if (lattice.panels <= most) return { ...lattice, isCoarse: share < 1 || coarser.chordwise < grid.chordwise };
+  }
+  return { ...cutLattice(surfaces, junctions, { strips: 2, chordwise: 2 }, 1), isCoarse: true };
+}
+
+/** Fins on the centre line, everything else but the tail, the tail. */
+const placeInOrder = (surface: PlacedSurface) => (isTail(surface) ? 2 : surface.mirrored ? 1 : 0);
+
+function cutLattice(
+  surfaces: readonly PlacedSurface[],
+  junctions: readonly Junction[],
+  grid: Grid,
+  nearest: number,
+): Omit<Lattice, 'isCoarse'> {
+  const longest = Math.max(...surfaces.map(developedLength));
   const joined = new Uint8Array(surfaces.length ** 2);
   surfaces.forEach((_, index) => (joined[index * surfaces.length + index] = 1));
   for (const { joining, met } of junctions) {
@@ -76,9 +112,10 @@ export function buildLattice(placed: readonly PlacedSurface[], grid: Grid = DEFA
         index,
         count,
         junctions.filter(({ met }) => met === index).map(({ distance }) => distance),
+        nearest,
       ),
     );
-    if (place(surface) === 0) centreStrips = strips.length;
+    if (placeInOrder(surface) === 0) centreStrips = strips.length;
     if (!isTail(surface)) stripsWithoutTail = strips.length;
   });
   firstStrip.push(strips.length);

@@ -76,19 +76,25 @@ function stationBreaks(surface: PlacedSurface): number[] {
   return breaks;
 }
 
-/** Cuts one surface into about `count` strips, with edges at every bend, every end of a control and every junction. */
+/**
+ * Cuts one surface into about `count` strips, with edges at every bend, every
+ * end of a control and every junction. @param nearest marks closer than this
+ * share of the span are one, where the finest that can be told is too fine
+ */
 export function cutStrips(
   surface: PlacedSurface,
   surfaceIndex: number,
   count: number,
   junctions: readonly number[] = [],
+  nearest = 0,
 ): Strip[] {
   const length = developedLength(surface);
   const meetsMirror = surface.mirrored && Math.abs(surface.stations[0]!.y) < 1e-6;
   const mapping = meetsMirror ? TIP_DENSE : BOTH_ENDS_DENSE;
   const marks = [0, length];
-  const mark = (distance: number, nearest: number) => {
-    if (marks.every((other) => Math.abs(distance - other) > nearest * length)) marks.push(distance);
+  const mark = (distance: number, apart: number) => {
+    const least = Math.max(apart, nearest) * length;
+    if (marks.every((other) => Math.abs(distance - other) > least)) marks.push(distance);
   };
   // Bends come first: a strip across one would lie in neither panel.
   stationBreaks(surface).forEach((distance) => mark(distance, SAME_BEND));

@@ -19,4 +19,6 @@ export interface Finding {
   readonly numbers: Readonly<Record<string, Amount>>;
   readonly source: string;
   readonly remedies: readonly Remedy[];
+  /** Ways that might help and were not tried, since trying all would take too long. */
+  readonly untried?: number;
 }

@@ -8,8 +8,12 @@ import { RULES } from './rules';
 
 const RANK: Record<Severity, number> = { stop: 2, caution: 1, note: 0 };
 
-/** The numbers of a changed copy. */
-export type TryOut = (changed: Design) => Numbers;
+export interface Trials {
+  /** The numbers of a changed copy. */
+  readonly tryOut: (changed: Design) => Numbers;
+  /** How many remedies may be tried, all findings together. */
+  readonly most: number;
+}
 
 /** What every rule says, gravest first; remedies are candidates that nobody tried yet. */
 export function checkRules(design: Design, numbers: Numbers): Finding[] {
@@ -22,22 +26,42 @@ export const withoutRemedies = (findings: readonly Finding[]): Finding[] =>
 /**
  * Findings with the remedies that hold: each candidate is applied to a copy,
  * computed again, and kept only if its finding is gone and nothing graver or
- * new of the same weight has come. Pauses after each, so that whoever drives
+ * new of the same weight has come. Gravest findings first, as many as may be
+ * tried; those left over are counted. Pauses after each, so that whoever drives
  * it may stop.
  */
-export function* tryRemedies(design: Design, candidates: readonly Finding[], tryOut: TryOut): Steps<Finding[]> {
-  const total = candidates.reduce((sum, { remedies }) => sum + remedies.length, 0);
+export function* tryRemedies(design: Design, candidates: readonly Finding[], trials: Trials): Steps<Finding[]> {
+  const shares = sharedOut(
+    candidates.map(({ remedies }) => remedies.length),
+    trials.most,
+  );
+  const total = shares.reduce((sum, share) => sum + share, 0);
   let done = 0;
   const findings: Finding[] = [];
-  for (const finding of candidates) {
+  for (const [index, finding] of candidates.entries()) {
+    const share = shares[index]!;
     const held: Remedy[] = [];
-    for (const remedy of finding.remedies) {
-      if (holds(design, finding, remedy, candidates, tryOut)) held.push(remedy);
+    for (const remedy of finding.remedies.slice(0, share)) {
+      if (holds(design, finding, remedy, candidates, trials.tryOut)) held.push(remedy);
       yield { done: ++done, total };
     }
-    findings.push({ ...finding, remedies: held });
+    const untried = finding.remedies.length - share;
+    findings.push({ ...finding, remedies: held, ...(untried > 0 ? { untried } : {}) });
   }
   return findings;
+}
+
+/** How many each gets when all may have so many: one after another in turn, so that none goes without while others have many. */
+function sharedOut(wanted: readonly number[], most: number): number[] {
+  const shares = wanted.map(() => 0);
+  let left = most;
+  for (let round = 0; left > 0 && shares.some((share, index) => share < wanted[index]!); round++)
+    for (let index = 0; index < wanted.length && left > 0; index++) {
+      if (wanted[index]! <= round) continue;
+      shares[index]!++;
+      left--;
+    }
+  return shares;
 }
 
 function holds(
@@ -45,7 +69,7 @@ function holds(
   finding: Finding,
   { change }: Remedy,
   before: readonly Finding[],
-  tryOut: TryOut,
+  tryOut: Trials['tryOut'],
 ): boolean {
   const changed = checkChange(design, withFields(design, change));
   if (!changed.ok) return false;

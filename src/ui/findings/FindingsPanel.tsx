@@ -113,6 +113,12 @@ function FindingCard({ finding }: { readonly finding: Finding }) {
           ))}
         </div>
       )}
+      {finding.untried !== undefined && (
+        <p className="mt-1 text-[13px] text-faint">
+          {finding.untried} more {finding.untried === 1 ? 'way was' : 'ways were'} not tried: on a design of this size
+          that would take too long.
+        </p>
+      )}
     </li>
   );
 }

@@ -12,7 +12,7 @@ import {
   mixOf,
 } from '@/core/5-aero/commands';
 import type { FlowCase } from '@/core/5-aero/flowCase';
-import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, QUICK_GRID } from '@/core/5-aero/lattice';
+import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, MOST_PANELS, QUICK_GRID } from '@/core/5-aero/lattice';
 import { stripData, type StripSection, stripSections } from '@/core/5-aero/polar';
 import { type PlacedSurface, placeAll } from '@/core/3-shape/geometry/layout';
 import { type Reference, referenceOf } from '@/core/3-shape/geometry/planform';
@@ -25,6 +25,7 @@ export interface AnalyseOptions {
   readonly surfacesOnly?: boolean;
   /** Wakes straight along the datum (headline), or leaving along the wind at trim. */
   readonly wake?: 'datum' | 'wind';
+  /** Cut just so, however many panels that takes; without it as finely as time allows. */
   readonly grid?: Grid;
   /** While something is dragged: a lighter lattice, and no bands. What is let go is computed whole. */
   readonly quick?: boolean;
@@ -58,7 +59,7 @@ export interface Prepared {
 /** Lays out, weighs and cuts a design. Null when there is no wing with area. */
 export function prepare(
   design: Design,
-  { surfacesOnly = false, quick = false, grid = quick ? QUICK_GRID : DEFAULT_GRID }: AnalyseOptions,
+  { surfacesOnly = false, quick = false, grid }: AnalyseOptions,
 ): Prepared | null {
   const placed = placeAll(design.surfaces);
   const reference = referenceOf(placed);
@@ -70,7 +71,7 @@ export function prepare(
     0,
     reference.height,
   ];
-  const lattice = buildLattice(placed, grid);
+  const lattice = buildLattice(placed, grid ?? (quick ? QUICK_GRID : DEFAULT_GRID), grid ? Infinity : MOST_PANELS);
   const sections = stripSections({ lattice });
   const mixes = Object.fromEntries(COMMANDS.map((command) => [command, mixOf(design, placed, command)])) as Record<
     Command,

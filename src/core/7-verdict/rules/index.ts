@@ -2,6 +2,7 @@ import type { Rule } from '../rule';
 import { balanceAft } from './balanceAft';
 import { balanceForward } from './balanceForward';
 import { builtAngle } from './builtAngle';
+import { coarseLattice } from './coarseLattice';
 import { contourUnusable } from './contourUnusable';
 import { cruiseNearStall } from './cruiseNearStall';
 import { downwashStrong } from './downwashStrong';
@@ -95,4 +96,5 @@ export const RULES: readonly Rule[] = [
   weightCreep,
   wingUnspared,
   yawFeel,
+  coarseLattice,
 ];
