@@ -1,3 +1,5 @@
+import { contour } from '#/tests/thresholds/fixtures';
+import { largestDesign } from '#/tests/wild/largest';
 import { said } from '#/tests/matchers';
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
@@ -50,6 +52,8 @@ const PAIRS: Record<string, readonly [Design, Design]> = {
     change(base, ['/surfaces/wing/stations/1/chord', 180]),
   ],
   weakFin: [change(base, ['/surfaces/fin/stations/1/distanceFromRoot', 40]), base],
+  coarseLattice: [largestDesign(1), base],
+  contourUnusable: [contour({ thickness: 0.001 }), contour({})],
   overWeight: [change(base, ['/brief/maximumMass', 599]), change(base, ['/brief/maximumMass', 601])],
 };
 

@@ -78,8 +78,8 @@ function resample(listed: readonly Point[]): { readonly contour: Contour; readon
 }
 
 function faultIn({ upper, lower }: Contour): ContourFault | null {
-  const thickness = [...upper.map((height, index) => height - lower[index]!)];
-  const camber = [...upper.map((height, index) => Math.abs(height + lower[index]!) / 2)];
+  const thickness = upper.map((height, index) => height - lower[index]!);
+  const camber = upper.map((height, index) => Math.abs(height + lower[index]!) / 2);
   if (Math.min(...thickness) < -CROSSING) return 'crosses';
   if (Math.max(...thickness) < LEAST_THICKNESS) return 'isFlat';
   if (Math.max(...thickness) > MOST_THICKNESS) return 'isTooThick';
