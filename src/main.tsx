@@ -6,18 +6,31 @@ import '@fontsource/ibm-plex-sans/greek-400.css';
 import '@/ui/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { toast } from 'sonner';
 import { readDesignText } from '@/core/2-document/readDesign';
 import { openDatabase } from '@/storage/database';
 import { designStore } from '@/storage/designStore';
+import { storageFault } from '@/storage/storageFault';
 import { makeStore } from '@/store/store';
 import { printAnalysis } from '@/words/printAnalysis';
 import { App } from '@/ui/App';
+import { Button } from '@/ui/shell/buttons';
+import { Waiting } from '@/ui/shell/Waiting';
 import { createLanes } from '@/workers/lanes';
 import { DEMO_NAMES, demoFile } from '../demo';
 
-const designs = designStore(openDatabase());
-const jobs = createLanes();
-const session = makeStore({ designs, jobs });
+const database = openDatabase();
+const designs = designStore(database);
+const jobs = createLanes({ onRestart: (text) => toast(text) });
+const session = makeStore({ designs, jobs, tell: (text) => toast(text, { duration: 20_000, closeButton: true }) });
+
+// A newer Inclinar in another tab must be able to change the storage: this one lets go of it and says so.
+database.on('versionchange', () => {
+  void session.flush().finally(() => {
+    database.close();
+    toast.error('A newer Inclinar runs in another tab. Load this page again to go on.', { duration: Infinity });
+  });
+});
 
 /** For scripts in the browser's console: a design document as text in, its whole analysis out. */
 async function analyseText(text: string): Promise<unknown> {
@@ -31,18 +44,24 @@ async function analyseText(text: string): Promise<unknown> {
 Object.assign(window, { inclinar: { analyse: analyseText } });
 
 window.addEventListener('pagehide', () => void session.flush());
+window.addEventListener('beforeunload', (event) => {
+  if (session.wouldLose()) event.preventDefault();
+});
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'hidden') void session.flush();
 });
 
 async function start(): Promise<void> {
   const root = createRoot(document.getElementById('root')!);
+  const patience = setTimeout(() => root.render(<Waiting what="" patience={0} />), STORAGE_ANSWERS_WITHIN);
   try {
     await designs.seedOnce(DEMO_NAMES.map(demoFile));
     await session.loadSettings();
   } catch (error) {
-    root.render(<StorageFault detail={error instanceof Error ? error.message : String(error)} />);
+    root.render(<StorageFault detail={storageFault(error)} />);
     return;
+  } finally {
+    clearTimeout(patience);
   }
   root.render(
     <StrictMode>
@@ -51,6 +70,9 @@ async function start(): Promise<void> {
   );
 }
 
+/** After so long the page says that the storage is silent; it goes on by itself when it answers after all [ms]. */
+const STORAGE_ANSWERS_WITHIN = 5000;
+
 function StorageFault({ detail }: { detail: string }) {
   return (
     <main className="mx-auto max-w-xl p-8">
@@ -58,6 +80,11 @@ function StorageFault({ detail }: { detail: string }) {
       <p className="mt-3">
         Inclinar keeps designs in this browser and cannot start without it ({detail}). Leave private mode or free some
         space, then load the page again.
+      </p>
+      <p className="mt-3">
+        <Button look="strong" onClick={() => window.location.reload()}>
+          Load the page again
+        </Button>
       </p>
     </main>
   );

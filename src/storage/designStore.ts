@@ -2,14 +2,19 @@ import { Dexie } from 'dexie';
 import { NO_RECORDS, type Records } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import type { InclinarDatabase, StoredDesign, StoredParts } from './database';
+import { hasRecords, isUnreadable, type ListedDesign, storedReader } from './readStored';
 import { type Pictures, recordStore } from './recordStore';
 import { followSharedChanges, welcomeSharedParts } from './sharedPartsTable';
 
 /** Outcome of a save: done, or someone else saved a newer state meanwhile. */
 export type SaveOutcome =
-  | { readonly kind: 'saved'; readonly generation: number }
-  | { readonly kind: 'conflict'; readonly theirs: StoredDesign }
-  | { readonly kind: 'gone' };
+  | {
+      readonly kind: 'saved';
+      readonly generation: number;
+      /** It had been removed meanwhile, and lies among the designs again. */
+      readonly broughtBack: boolean;
+    }
+  | { readonly kind: 'conflict'; readonly generation: number };
 
 const newId = (): string => crypto.randomUUID();
 
@@ -27,6 +32,7 @@ export function designStore(database: InclinarDatabase) {
   const { designs, settings, sharedParts } = database;
 
   const records = recordStore(database);
+  const read = storedReader();
 
   const add = async (incoming: Design, beside: Beside = {}): Promise<StoredDesign> => {
     const design = isSharing(incoming) ? await welcomeSharedParts(database, incoming) : incoming;
@@ -50,36 +56,65 @@ export function designStore(database: InclinarDatabase) {
 
   /** Designs in use, the newest first. */
   const inUse = () => designs.where('[deletedAt+updatedAt]').between([0, Dexie.minKey], [0, Dexie.maxKey]);
+  const removed = () => designs.where('deletedAt').above(0);
+
+  /** Rows that no index knows, since what they are indexed by is broken: they would be nowhere. */
+  const strays = async (): Promise<StoredDesign[]> => {
+    const [all, used, gone] = await Promise.all([designs.count(), inUse().count(), removed().count()]);
+    if (all === used + gone) return [];
+    const known = new Set([...(await inUse().primaryKeys()), ...(await removed().primaryKeys())]);
+    return designs.filter(({ id }) => !known.has(id)).toArray();
+  };
+
+  /** What a design of an older version carried with it becomes rows of its own. */
+  const settle = (stored: StoredDesign, beside: Records): Promise<void> =>
+    database.transaction('rw', [designs, ...records.everyTable()], async () => {
+      await designs.put(stored);
+      if (hasRecords(beside)) await records.addAll(stored.id, beside, new Map());
+    });
 
   return {
-    /** A page of the designs in use. */
-    list: (size = Infinity): Promise<StoredDesign[]> => inUse().reverse().limit(size).toArray(),
+    /** A page of the designs in use; one that cannot be read says why, and the others stand. */
+    list: async (size = Infinity): Promise<ListedDesign[]> =>
+      [...(await strays()), ...(await inUse().reverse().limit(size).toArray())].map((row) => read(row).entry),
     count: (): Promise<number> => inUse().count(),
-    bin: async (): Promise<StoredDesign[]> =>
-      (await designs.where('deletedAt').above(0).toArray()).sort((a, b) => b.deletedAt - a.deletedAt),
-    load: (id: string): Promise<StoredDesign | undefined> => designs.get(id),
+    bin: async (): Promise<ListedDesign[]> =>
+      (await removed().toArray()).map((row) => read(row).entry).sort((a, b) => b.deletedAt - a.deletedAt),
+    load: async (id: string): Promise<ListedDesign | undefined> => {
+      const row = await designs.get(id);
+      if (!row) return undefined;
+      const { entry, records: beside, migrated } = read(row, true);
+      if (migrated && !isUnreadable(entry)) await settle(entry, beside);
+      return entry;
+    },
+    /** Which state lies there: enough to learn that another tab saved a newer one. */
+    generationOf: async (id: string): Promise<number | undefined> => (await designs.get(id))?.generation,
     create,
     duplicate: async (id: string): Promise<StoredDesign | undefined> => {
-      const original = await designs.get(id);
+      const row = await designs.get(id);
+      const original = row && read(row).entry;
+      if (!original || isUnreadable(original)) return undefined;
       const beside = await records.allOf(id);
-      return original && create({ ...original.design, name: `${original.name} copy`.slice(0, 200) }, beside);
+      return create({ ...original.design, name: `${original.name} copy`.slice(0, 200) }, beside);
     },
-    /** Saves a state that grew from `generation`. */
+    /** Saves a state that grew from `generation`. What was removed meanwhile comes back: an edit is worth more than a removal. */
     save: (id: string, design: Design, generation: number): Promise<SaveOutcome> =>
       database.transaction('rw', designs, sharedParts, async (): Promise<SaveOutcome> => {
         const current = await designs.get(id);
-        if (!current) return { kind: 'gone' };
-        if (current.generation !== generation) return { kind: 'conflict', theirs: current };
+        if (current && current.generation !== generation) return { kind: 'conflict', generation: current.generation };
+        const now = Date.now();
         const next = generation + 1;
         await designs.put({
-          ...current,
+          id,
           design,
           name: design.name,
           generation: next,
-          updatedAt: Date.now(),
+          createdAt: current?.createdAt ?? now,
+          updatedAt: now,
+          deletedAt: 0,
         });
-        if (isSharing(design)) await followSharedChanges(database, id, current.design, design);
-        return { kind: 'saved', generation: next };
+        if (isSharing(design)) await followSharedChanges(database, id, current?.design ?? design, design);
+        return { kind: 'saved', generation: next, broughtBack: !current || current.deletedAt > 0 };
       }),
     rename: (id: string, name: string): Promise<void> =>
       database.transaction('rw', designs, async () => {
@@ -95,6 +130,15 @@ export function designStore(database: InclinarDatabase) {
       }),
     putInBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: Date.now() })),
     takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),
+    /** Takes a row away for good, with what happened to it: for what cannot be read. The answer puts the row back. */
+    erase: (id: string): Promise<() => Promise<void>> =>
+      database.transaction('rw', designs, async () => {
+        const row = await designs.get(id);
+        await designs.delete(id);
+        return async () => {
+          if (row) await designs.put(row);
+        };
+      }),
     /** Puts the given designs in once, in an empty browser. */
     seedOnce: (fleet: readonly { readonly design: Design; readonly records?: Records }[]): Promise<void> =>
       database.transaction('rw', [designs, settings, sharedParts, ...records.everyTable()], async () => {
@@ -107,7 +151,13 @@ export function designStore(database: InclinarDatabase) {
     sharedParts: (): Promise<StoredParts[]> => sharedParts.orderBy('kind').toArray(),
     removeSharedParts: (id: string): Promise<void> => sharedParts.delete(id),
     readSetting: async (key: string): Promise<unknown> => (await settings.get(key))?.value,
-    writeSetting: async (key: string, value: unknown): Promise<void> => void (await settings.put({ key, value })),
+    /** Changes a setting as it lies there now, which another tab may have changed; the answer is what lies there then. */
+    changeSetting: (key: string, recipe: (value: unknown) => unknown): Promise<unknown> =>
+      database.transaction('rw', settings, async () => {
+        const value = recipe((await settings.get(key))?.value);
+        await settings.put({ key, value });
+        return value;
+      }),
   };
 }
 

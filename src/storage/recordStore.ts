@@ -1,4 +1,5 @@
 import { Dexie, type Table } from 'dexie';
+import type { z } from 'zod';
 import {
   NO_RECORDS,
   RECORD_KINDS,
@@ -18,6 +19,23 @@ export interface Page<Kind extends RecordKind> {
   readonly total: number;
 }
 
+/** A row that is no record of its kind. */
+export interface UnreadableRecord {
+  readonly id: string;
+  readonly raw: unknown;
+}
+
+/** Records as they lie in their table: without what is heavy. */
+const HEADS = Object.fromEntries(
+  RECORD_NAMES.map((kind) => {
+    const { schema } = RECORD_KINDS[kind];
+    return [
+      kind,
+      'design' in schema.shape ? (schema as typeof RECORD_KINDS.revisions.schema).omit({ design: true }) : schema,
+    ];
+  }),
+) as unknown as Record<RecordKind, z.ZodType>;
+
 type AnyRow = StoredRecord<RecordKind>;
 
 /** What happened to designs: rows of their own, outside the document and its undo. */
@@ -26,10 +44,14 @@ export function recordStore(database: InclinarDatabase) {
     database[kind] as unknown as Table<AnyRow, [string, string]>;
   const ofDesign = (kind: RecordKind, designId: string) =>
     tableOf(kind).where('[designId+at]').between([designId, Dexie.minKey], [designId, Dexie.maxKey]);
-  const headOf = <Kind extends RecordKind>(row: StoredRecord<Kind>): RecordHead<Kind> => {
+  /** A row as a record; null when it is none. */
+  const headOf = <Kind extends RecordKind>(kind: Kind, row: StoredRecord<Kind>): RecordHead<Kind> | null => {
     const { designId: _owner, ...head } = row;
-    return head as unknown as RecordHead<Kind>;
+    const read = HEADS[kind].safeParse(head);
+    return read.success ? (read.data as RecordHead<Kind>) : null;
   };
+  const headsOf = <Kind extends RecordKind>(kind: Kind, rows: readonly AnyRow[]): RecordHead<Kind>[] =>
+    rows.flatMap((row) => headOf(kind, row as unknown as StoredRecord<Kind>) ?? []);
   const everyTable = () => [...RECORD_NAMES.map(tableOf), database.bodies];
 
   const put = async (kind: RecordKind, designId: string, record: RecordOf<RecordKind>): Promise<void> => {
@@ -50,12 +72,22 @@ export function recordStore(database: InclinarDatabase) {
         ofDesign(kind, designId).reverse().offset(from).limit(size).toArray(),
         ofDesign(kind, designId).count(),
       ]);
-      return { records: rows.map((row) => headOf(row as unknown as StoredRecord<Kind>)), total };
+      return { records: headsOf(kind, rows), total };
     },
 
-    /** All of a kind without bodies, oldest first. */
+    /** All of a kind without bodies, oldest first; what is no record of this kind is left out. */
     heads: async <Kind extends RecordKind>(kind: Kind, designId: string): Promise<RecordHead<Kind>[]> =>
-      (await ofDesign(kind, designId).toArray()).map((row) => headOf(row as unknown as StoredRecord<Kind>)),
+      headsOf(kind, await ofDesign(kind, designId).toArray()),
+
+    /** Names that are taken, readable or not. */
+    ids: async (kind: RecordKind, designId: string): Promise<ReadonlySet<string>> =>
+      new Set((await tableOf(kind).where('designId').equals(designId).primaryKeys()).map(([, id]) => id)),
+
+    /** Rows that are no record of their kind, to be saved as they lie there or taken out. */
+    unreadable: async (kind: RecordKind, designId: string): Promise<readonly UnreadableRecord[]> =>
+      (await tableOf(kind).where('designId').equals(designId).toArray()).flatMap((row) =>
+        headOf(kind, row) ? [] : [{ id: row.id, raw: row }],
+      ),
 
     head: async <Kind extends RecordKind>(
       kind: Kind,
@@ -63,7 +95,7 @@ export function recordStore(database: InclinarDatabase) {
       id: string,
     ): Promise<RecordHead<Kind> | undefined> => {
       const row = await tableOf(kind).get([designId, id]);
-      return row && headOf(row as unknown as StoredRecord<Kind>);
+      return (row && headOf(kind, row as unknown as StoredRecord<Kind>)) ?? undefined;
     },
 
     /** The heavy part of a record: the state of a revision, the bytes of a picture. */
@@ -112,10 +144,9 @@ export function recordStore(database: InclinarDatabase) {
         const lists = await Promise.all(
           RECORD_NAMES.map(async (kind) => {
             const rows = await ofDesign(kind, designId).toArray();
-            return rows.map((row) => {
-              const head = headOf(row);
-              return kind === 'revisions' ? { ...head, design: of.get(`${kind}/${row.id}`) ?? {} } : head;
-            });
+            return headsOf(kind, rows).map((head) =>
+              kind === 'revisions' ? { ...head, design: of.get(`${kind}/${head.id}`) ?? {} } : head,
+            );
           }),
         );
         return {

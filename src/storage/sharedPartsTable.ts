@@ -11,9 +11,7 @@ export async function followSharedChanges(
 ): Promise<void> {
   for (const { sharedId, assembly, parts } of sharedChanges(before, after)) {
     await sharedParts.put({ id: sharedId, name: assembly.name, kind: assembly.kind, parts, updatedAt: Date.now() });
-    const others = await designs
-      .filter((stored) => stored.id !== id && stored.design.assemblies.some((other) => other.sharedId === sharedId))
-      .toArray();
+    const others = await designs.filter((stored) => stored.id !== id && shares(stored.design, sharedId)).toArray();
     for (const other of others) {
       const followed = designSchema.safeParse(withSharedParts(other.design, sharedId, parts, assembly.name));
       // A place where the new parts do not fit keeps its own, apart from the others.
@@ -22,6 +20,10 @@ export async function followSharedChanges(
     }
   }
 }
+
+/** Whether a design shares these parts; a row that cannot be read shares nothing. */
+const shares = (design: Design | undefined, sharedId: string): boolean =>
+  Array.isArray(design?.assemblies) && design.assemblies.some((assembly) => assembly?.sharedId === sharedId);
 
 const unlinked = (design: Design, sharedId: string): Design => ({
   ...design,

@@ -1,9 +1,14 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { designOf } from '#/tests/designs';
-import { createAutosave, SAVE_WITHIN } from './autosave';
-import { type InclinarDatabase, openDatabase } from './database';
+import { storedDesign } from '#/tests/stored';
+import { readFileSync } from 'node:fs';
+import { DESIGN_VERSION } from '@/core/2-document/schema/design';
+import { createAutosave, RETRY_AFTER, SAVE_WITHIN } from './autosave';
+import { type InclinarDatabase, openDatabase, type StoredDesign } from './database';
 import { type DesignStore, designStore } from './designStore';
+import { isUnreadable } from './readStored';
+import { storageFault } from './storageFault';
 
 let database: InclinarDatabase;
 let store: DesignStore;
@@ -27,7 +32,7 @@ describe('designs', () => {
     expect(copy).toMatchObject({ name: 'First copy', design: { name: 'First copy' } });
     expect(copy!.id).not.toBe(first.id);
     await store.rename(first.id, 'Renamed');
-    expect(await store.load(first.id)).toMatchObject({ name: 'Renamed', design: { name: 'Renamed' } });
+    expect(await storedDesign(store, first.id)).toMatchObject({ name: 'Renamed', design: { name: 'Renamed' } });
   });
 
   test('go to the bin and come back whole', async () => {
@@ -48,8 +53,9 @@ describe('designs', () => {
   });
 
   test('settings are read back, unknown ones are undefined', async () => {
-    await store.writeSetting('settings', { units: 'x' });
+    await store.changeSetting('settings', () => ({ units: 'x' }));
     expect(await store.readSetting('settings')).toEqual({ units: 'x' });
+    expect(await store.changeSetting('settings', (there) => [there, 1])).toEqual([{ units: 'x' }, 1]);
     expect(await store.readSetting('nothing')).toBeUndefined();
   });
 });
@@ -57,16 +63,24 @@ describe('designs', () => {
 describe('two tabs', () => {
   test('the later writer is told, and overwrites nothing', async () => {
     const { id } = await store.create(named('Start'));
-    expect(await store.save(id, named('Mine'), 1)).toEqual({ kind: 'saved', generation: 2 });
+    expect(await store.save(id, named('Mine'), 1)).toEqual({ kind: 'saved', generation: 2, broughtBack: false });
     const outcome = await store.save(id, named('Theirs'), 1);
-    expect(outcome).toMatchObject({ kind: 'conflict', theirs: { name: 'Mine', generation: 2 } });
-    expect((await store.load(id))!.name).toBe('Mine');
-    expect(await store.save('missing', named('x'), 1)).toEqual({ kind: 'gone' });
+    expect(outcome).toEqual({ kind: 'conflict', generation: 2 });
+    expect((await storedDesign(store, id)).name).toBe('Mine');
+  });
+
+  test('what was removed in one and edited in another comes back, and so does what is gone', async () => {
+    const { id } = await store.create(named('Start'));
+    await store.putInBin(id);
+    expect(await store.save(id, named('Edited'), 1)).toMatchObject({ kind: 'saved', broughtBack: true });
+    expect((await store.list()).map(({ name }) => name)).toEqual(['Edited']);
+    expect(await store.save('erased', named('From memory'), 7)).toMatchObject({ kind: 'saved', broughtBack: true });
+    expect((await storedDesign(store, 'erased')).design.name).toBe('From memory');
   });
 });
 
 describe('autosave', () => {
-  const events = () => ({ onState: vi.fn(), onConflict: vi.fn() });
+  const events = () => ({ onState: vi.fn(), onHeld: vi.fn(), onBroughtBack: vi.fn() });
   const wait = (milliseconds: number) => new Promise((done) => setTimeout(done, milliseconds));
 
   test('a change is on disk within half a second, the newest of many wins', async () => {
@@ -78,8 +92,8 @@ describe('autosave', () => {
     // It says so from the first change on, not from the write.
     expect(heard.onState.mock.calls).toEqual([['saving']]);
     await wait(SAVE_WITHIN + 150);
-    expect((await store.load(id))!.name).toBe('Step 19');
-    expect((await store.load(id))!.generation).toBe(2);
+    expect((await storedDesign(store, id)).name).toBe('Step 19');
+    expect((await storedDesign(store, id)).generation).toBe(2);
     expect(autosave.hasUnsaved()).toBe(false);
     expect(heard.onState.mock.calls.map(([state]) => state)).toEqual(['saving', 'saving', 'saved']);
   });
@@ -91,9 +105,9 @@ describe('autosave', () => {
       autosave.change(named(`Step ${step}`));
       await wait(50);
     }
-    expect((await store.load(id))!.generation).toBeGreaterThan(1);
+    expect((await storedDesign(store, id)).generation).toBeGreaterThan(1);
     await autosave.stop();
-    expect((await store.load(id))!.name).toBe('Step 11');
+    expect((await storedDesign(store, id)).name).toBe('Step 11');
   });
 
   test('flush writes at once, as when the tab is hidden', async () => {
@@ -101,7 +115,7 @@ describe('autosave', () => {
     const autosave = createAutosave(store, id, 1, events());
     autosave.change(named('Hidden'));
     await autosave.flush();
-    expect((await store.load(id))!.name).toBe('Hidden');
+    expect((await storedDesign(store, id)).name).toBe('Hidden');
   });
 
   test('after a conflict it holds still until it is told which state counts', async () => {
@@ -111,31 +125,131 @@ describe('autosave', () => {
     await store.save(id, named('Other tab'), 1);
     autosave.change(named('Mine'));
     await autosave.flush();
-    expect(heard.onConflict).toHaveBeenCalledWith(expect.objectContaining({ kind: 'conflict' }));
+    expect(heard.onHeld).toHaveBeenLastCalledWith(named('Mine'));
     autosave.change(named('Mine again'));
-    await autosave.flush();
-    expect((await store.load(id))!.name).toBe('Other tab');
+    await wait(SAVE_WITHIN + 100);
+    // What was typed meanwhile is told as well, so that it can be kept.
+    expect(heard.onHeld).toHaveBeenLastCalledWith(named('Mine again'));
+    expect((await storedDesign(store, id)).name).toBe('Other tab');
     autosave.continueFrom(2);
     autosave.change(named('Agreed'));
     await autosave.flush();
-    expect((await store.load(id))!.name).toBe('Agreed');
+    expect((await storedDesign(store, id)).name).toBe('Agreed');
   });
 
-  test('a failed write is told and tried again with the next change', async () => {
+  test('a failed write is told, kept, and tried again by itself until there is space', async () => {
     const { id } = await store.create(named('Start'));
     const heard = events();
     let broken = true;
+    const full = new DOMException('no room', 'QuotaExceededError');
     const fragile: DesignStore = {
       ...store,
-      save: (...input) => (broken ? Promise.reject(new Error('disk full')) : store.save(...input)),
+      save: (...input) => (broken ? Promise.reject(full) : store.save(...input)),
     };
     const autosave = createAutosave(fragile, id, 1, heard);
     autosave.change(named('Lost?'));
     await autosave.flush();
-    expect(heard.onState).toHaveBeenLastCalledWith('failed', 'disk full');
-    expect(autosave.hasUnsaved()).toBe(true);
+    expect(heard.onState).toHaveBeenLastCalledWith('failed', expect.stringMatching(/storage is full/));
+    expect([autosave.hasUnsaved(), autosave.isFailing()]).toEqual([true, true]);
+    // Typing goes on, and what is typed does not change the word to “Saving…” back and forth.
+    heard.onState.mockClear();
+    autosave.change(named('Lost??'));
+    expect(heard.onState).not.toHaveBeenCalled();
     broken = false;
-    await autosave.flush();
-    expect((await store.load(id))!.name).toBe('Lost?');
+    await wait(RETRY_AFTER[0] + 200);
+    expect((await storedDesign(store, id)).name).toBe('Lost??');
+    expect(heard.onState).toHaveBeenLastCalledWith('saved');
+    expect(autosave.isFailing()).toBe(false);
   });
+});
+
+describe('rows that are no designs', () => {
+  const sound = async () => (await store.create(named('Sound'))).id;
+
+  test.each([
+    ['a torn design', { design: { format: 'inclinar-design', version: 2 } }, /A design without a name/],
+    ['no design at all', { design: null }, /A design without a name/],
+    ['a design of a later version', { name: 'Later', design: { ...named('Later'), version: 99 } }, /Later/],
+    ['a number of the wrong kind', { name: 'Odd', design: { ...named('Odd'), surfaces: 3 } }, /Odd/],
+  ])('%s stands in the list and harms no other', async (_, row, name) => {
+    const id = await sound();
+    const now = Date.now();
+    await database.designs.put({
+      id: 'bad',
+      generation: 1,
+      createdAt: now,
+      updatedAt: now,
+      deletedAt: 0,
+      ...row,
+    } as unknown as StoredDesign);
+    const list = await store.list();
+    expect(list).toHaveLength(2);
+    const bad = list.find((entry) => entry.id === 'bad')!;
+    expect(isUnreadable(bad) && bad.issues.length).toBeGreaterThan(0);
+    expect(bad.name).toMatch(name);
+    expect((await storedDesign(store, id)).name).toBe('Sound');
+    expect(await store.load('bad')).toMatchObject({ raw: expect.objectContaining(row) });
+    expect(await store.duplicate('bad')).toBeUndefined();
+    const putBack = await store.erase('bad');
+    expect((await store.list()).map((entry) => entry.id)).toEqual([id]);
+    await putBack();
+    expect(await store.list()).toHaveLength(2);
+  });
+
+  test('a row that no index finds is found all the same', async () => {
+    await sound();
+    await database.designs.put({ id: 'stray', name: 'Stray', design: named('Stray') } as unknown as StoredDesign);
+    const stray = (await store.list()).find(({ id }) => id === 'stray');
+    expect(stray).toMatchObject({ name: 'Stray', deletedAt: 0 });
+  });
+
+  test('a design of an older version is brought along when it is opened, with what happened to it', async () => {
+    const old = JSON.parse(readFileSync('tests/samples/version-1.json', 'utf8')) as { revisions: unknown[] };
+    const now = Date.now();
+    await database.designs.put({
+      id: 'old',
+      name: 'Old',
+      design: old,
+      generation: 3,
+      createdAt: now,
+      updatedAt: now,
+      deletedAt: 0,
+    } as unknown as StoredDesign);
+    expect((await storedDesign(store, 'old')).design.version).toBe(DESIGN_VERSION);
+    expect(await store.records.count('revisions', 'old')).toBe(old.revisions.length);
+    expect((await database.designs.get('old'))!.design.version).toBe(DESIGN_VERSION);
+  });
+
+  test('a record that is none leaves the others in sight, and its name is not given again', async () => {
+    const id = await sound();
+    const fold = {
+      id: 'fold1',
+      at: '2026-05-04T10:00:00.000Z',
+      material: 'board',
+      noseRadius: 12,
+      angle: 180,
+      shortfall: 0,
+      scoredFace: 'inner',
+      notes: '',
+    } as const;
+    await store.records.put('trialFolds', id, fold);
+    await database.trialFolds.put({ ...fold, id: 'fold2', angle: 'a lot', designId: id } as never);
+    expect((await store.records.heads('trialFolds', id)).map((head) => head.id)).toEqual(['fold1']);
+    expect(await store.records.unreadable('trialFolds', id)).toMatchObject([{ id: 'fold2', raw: { angle: 'a lot' } }]);
+    expect([...(await store.records.ids('trialFolds', id))]).toEqual(['fold1', 'fold2']);
+    expect((await store.records.allOf(id)).records.trialFolds).toHaveLength(1);
+    await store.records.remove('trialFolds', id, 'fold2');
+    expect(await store.records.unreadable('trialFolds', id)).toEqual([]);
+  });
+});
+
+test.each([
+  [new DOMException('x', 'QuotaExceededError'), /full/],
+  [Object.assign(new Error('AbortError'), { name: 'AbortError', inner: { name: 'QuotaExceededError' } }), /full/],
+  [new DOMException('x', 'VersionError'), /another version/],
+  [new DOMException('x', 'InvalidStateError'), /Load the page again/],
+  [new Error('spoon'), /^spoon$/],
+  ['fork', /^fork$/],
+])('why the storage did not take something is said in words: %s', (error, words) => {
+  expect(storageFault(error)).toMatch(words);
 });

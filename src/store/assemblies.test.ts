@@ -1,3 +1,4 @@
+import { storedDesign } from '#/tests/stored';
 import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
@@ -51,13 +52,13 @@ describe('binding and sharing', () => {
     const other = await open.designs.create({ ...demoDesign('evening-lifter'), name: 'Sister ship' });
     open.dispatch(setFields([field('surfaces', 'wing', 'stations', 0, 'chord').to(161)]));
     await open.session.flush();
-    const sister = (await open.designs.load(other.id))!;
+    const sister = await storedDesign(open.designs, other.id);
     expect(sister.design.surfaces[0]!.stations[0]!.chord).toBe(161);
     expect(sister.generation).toBe(2);
     // What is not shared stays each design's own.
     open.dispatch(setFields([field('surfaces', 'tailplane', 'incidence').to(-3)]));
     await open.session.flush();
-    expect((await open.designs.load(other.id))!.design.surfaces[1]!.incidence).not.toBe(-3);
+    expect((await storedDesign(open.designs, other.id)).design.surfaces[1]!.incidence).not.toBe(-3);
   });
 });
 

@@ -11,6 +11,8 @@ import { sizingSlice } from './sizingSlice';
 export interface Services {
   readonly designs: DesignStore;
   readonly jobs: JobClient;
+  /** Says something that nobody asked for: it stands for a while and goes. */
+  readonly tell?: (text: string) => void;
 }
 
 /** The state of the bench, and the listeners that answer to what happens to it. */

@@ -10,9 +10,10 @@ import type { AppThunk } from './reduxStore';
 const NOT_OPEN = { path: '/', message: 'No design is open.' } as const;
 const GONE = { path: '/revisions', message: 'There is no such revision.' } as const;
 
-function freshId(taken: readonly { readonly id: string }[]): string {
-  let number = taken.length + 1;
-  while (taken.some(({ id }) => id === `revision${number}`)) number++;
+/** A name that no revision has, readable or not. */
+export function freshRevisionId(taken: ReadonlySet<string>): string {
+  let number = taken.size + 1;
+  while (taken.has(`revision${number}`)) number++;
   return `revision${number}`;
 }
 
@@ -26,7 +27,7 @@ export const keepRevision =
     const { session, document } = getState();
     const { present } = document;
     if (session.id === null || !present) return NOT_OPEN;
-    const id = freshId(await designs.records.heads('revisions', session.id));
+    const id = freshRevisionId(await designs.records.ids('revisions', session.id));
     const revision: Revision = {
       id,
       name,

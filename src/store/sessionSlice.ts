@@ -3,7 +3,14 @@ import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
 import type { WingSize } from '@/core/8-sizing/planform/resize';
 
-export type SaveState = 'saved' | 'saving' | 'failed' | 'conflict' | 'gone';
+export type SaveState = 'saved' | 'saving' | 'failed' | 'conflict';
+
+/** A design that was left before it could be saved; it is tried again until it is. */
+export interface UnsavedDesign {
+  readonly id: string;
+  readonly name: string;
+  readonly detail: string;
+}
 
 /** A kept state that lies under the drawing. */
 export interface Compared {
@@ -18,6 +25,7 @@ export interface SessionState {
   readonly id: string | null;
   readonly save: SaveState;
   readonly saveDetail: string | null;
+  readonly unsaved: readonly UnsavedDesign[];
   /** True between pointer down and up on a handle. */
   readonly dragging: boolean;
   readonly compared: Compared | null;
@@ -33,6 +41,7 @@ const initialState: SessionState = {
   id: null,
   save: 'saved',
   saveDetail: null,
+  unsaved: [],
   dragging: false,
   compared: null,
   chosen: { surface: null, station: 0 },
@@ -44,9 +53,14 @@ export const sessionSlice = createSlice({
   name: 'session',
   initialState,
   reducers: {
-    sessionOpened: (_, { payload }: PayloadAction<string | null>): SessionState => ({
+    sessionOpened: (state, { payload }: PayloadAction<string | null>): SessionState => ({
       ...initialState,
+      unsaved: state.unsaved,
       id: payload,
+    }),
+    unsavedChanged: (state, { payload }: PayloadAction<readonly UnsavedDesign[]>): SessionState => ({
+      ...state,
+      unsaved: payload,
     }),
     saveChanged: (state, { payload }: PayloadAction<{ state: SaveState; detail?: string }>): SessionState => ({
       ...state,
@@ -87,4 +101,5 @@ export const {
   lockToggled,
   snappingChanged,
   surfaceChosen,
+  unsavedChanged,
 } = sessionSlice.actions;

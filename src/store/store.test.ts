@@ -1,33 +1,40 @@
 import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { direct, settle } from '#/tests/session';
-import { openDatabase } from '@/storage/database';
+import { storedDesign } from '#/tests/stored';
+import { type InclinarDatabase, openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
+import type { Design } from '@/core/2-document/schema/design';
 import type { JobClient } from '@/workers/lanes';
 import { previewDropped } from './analysisSlice';
 import { applyRemedy, editDesign, endDrag, previewRemedy, setFields, startDrag } from './edit';
-import { unitsChanged } from './settingsSlice';
+import { stateOfRevision } from './revisions';
+import { keptInDrawer, takenFromDrawer, unitsChanged } from './settingsSlice';
 import { sizeCandidates, startFrom } from './sizing';
 import { sizingCancelled } from './sizingSlice';
 import { makeStore, type Session } from './store';
 import { sentence } from '@/words/formatQuantity';
 import { HISTORY_LIMIT, redone, undone } from './documentSlice';
 
+let database: InclinarDatabase;
 let designs: DesignStore;
 let session: Session;
 let id: string;
+let words: string[];
 let count = 0;
 const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
 const set = (value: unknown, gesture?: string) =>
   session.store.dispatch(setFields([field('surfaces', 'wing', 'incidence').to(value as number)], gesture));
 
 beforeEach(async () => {
-  designs = designStore(openDatabase(`store-${++count}`));
-  session = makeStore({ designs, jobs: direct });
+  database = openDatabase(`store-${++count}`);
+  designs = designStore(database);
+  words = [];
+  session = makeStore({ designs, jobs: direct, tell: (text) => words.push(text) });
   id = (await designs.create(simpleAircraft())).id;
-  expect(await session.open(id)).toBe(true);
+  expect(await session.open(id)).toEqual({ kind: 'open' });
   await settle();
 });
 
@@ -73,7 +80,7 @@ describe('editing', () => {
     await settle();
     expect(session.store.getState().analysis.current!.trim.alpha).not.toBe(before);
     await session.flush();
-    expect((await designs.load(id))!.design.surfaces[0]!.incidence).toBe(4.5);
+    expect((await storedDesign(designs, id)).design.surfaces[0]!.incidence).toBe(4.5);
   });
 
   test.each([
@@ -133,7 +140,7 @@ describe('editing', () => {
     set(1);
     await session.open(id);
     expect(session.store.getState().document.past).toEqual([]);
-    expect(await session.open('missing')).toBe(false);
+    expect(await session.open('missing')).toEqual({ kind: 'missing' });
     expect(session.store.getState().document.present).toBeNull();
   });
 
@@ -265,28 +272,224 @@ describe('settings and tabs', () => {
     const again = makeStore({ designs, jobs: direct });
     await again.loadSettings();
     expect(again.store.getState().settings.units.length).toBe('in');
-    await designs.writeSetting('settings', { units: { length: 'cubit' } });
+    await designs.changeSetting('settings', () => ({ units: { length: 'cubit' } }));
     const third = makeStore({ designs, jobs: direct });
     await third.loadSettings();
     expect(third.store.getState().settings.units.length).toBe('mm');
   });
 
-  test('another tab’s state is followed when nothing here is unsaved', async () => {
-    const theirs = { ...simpleAircraft(), name: 'From the other tab' };
-    await designs.save(id, theirs, 1);
-    await session.followOtherTabs(id, 2);
-    expect(session.store.getState().document.present!.name).toBe('From the other tab');
+  test('what two tabs put in the drawer is in both', async () => {
+    const other = makeStore({ designs, jobs: direct });
+    const put = (tab: Session, name: string) =>
+      tab.store.dispatch(keptInDrawer({ name, category: 'servo', mass: 9, size: undefined }));
+    const inDrawer = (tab: Session) => tab.store.getState().settings.drawer.map(({ name }) => name);
+    put(session, 'Tern servo');
+    put(other, 'Gull servo');
+    await settle();
+    expect(inDrawer(other)).toEqual(['Tern servo', 'Gull servo']);
+    await session.loadSettings();
+    expect(inDrawer(session)).toEqual(['Tern servo', 'Gull servo']);
+    other.store.dispatch(takenFromDrawer('Tern servo'));
+    await settle();
+    put(session, 'Plover servo');
+    await settle();
+    expect(inDrawer(session)).toEqual(['Gull servo', 'Plover servo']);
   });
 
-  test.each(['theirs', 'copy'] as const)('a conflict is resolved: %s', async (choice) => {
+  test('a setting that cannot be written holds here, and that is said', async () => {
+    const full: DesignStore = { ...designs, changeSetting: () => Promise.reject(new Error('no room')) };
+    const other = makeStore({ designs: full, jobs: direct, tell: (text) => words.push(text) });
+    other.store.dispatch(unitsChanged({ length: 'in' }));
+    await settle();
+    expect(other.store.getState().settings.units.length).toBe('in');
+    expect(words).toEqual(['The setting holds for this tab only: no room.']);
+  });
+});
+
+describe('two tabs', () => {
+  const theirs = (change: (design: Design) => Design) => async () => {
+    const { design, generation } = await storedDesign(designs, id);
+    await designs.save(id, change(design), generation);
+    await session.followOtherTabs(id, generation + 1);
+  };
+  const cruise = (speed: number) =>
+    theirs((design) => ({ ...design, conditions: { ...design.conditions, cruiseSpeed: speed as never } }));
+  const speed = () => session.store.getState().document.present!.conditions.cruiseSpeed;
+  const undo = () => session.store.dispatch(undone());
+  const revisions = async () => (await designs.records.heads('revisions', id)).map(({ name }) => name);
+
+  test('another tab’s state is followed when nothing here is unsaved, and is not saved again', async () => {
+    await cruise(15)();
+    expect(speed()).toBe(15);
+    await session.flush();
+    expect((await storedDesign(designs, id)).generation).toBe(2);
+  });
+
+  test('what the other did leaves the undo of this one alone, and is not undone with it', async () => {
+    set(4);
+    set(5);
+    await session.flush();
+    await cruise(15)();
+    expect(incidence()).toBe(5);
+    undo();
+    expect([incidence(), speed()]).toEqual([4, 15]);
+    undo();
+    expect([incidence(), speed()]).toEqual([3, 15]);
+    session.store.dispatch(redone());
+    session.store.dispatch(redone());
+    expect([incidence(), speed()]).toEqual([5, 15]);
+  });
+
+  test('a step whose place the other has changed since is left out', async () => {
+    set(4);
+    session.store.dispatch(setFields([field('conditions', 'cruiseSpeed').to(13)]));
+    await session.flush();
+    await cruise(15)();
+    undo();
+    expect([incidence(), speed()]).toEqual([3, 15]);
+    undo();
+    expect([incidence(), speed()]).toEqual([3, 15]);
+  });
+
+  test('where the other added or removed parts, undo starts anew and says so', async () => {
+    set(4);
+    await session.flush();
+    await theirs((design) => ({ ...design, massItems: design.massItems.slice(1) }))();
+    expect(session.store.getState().document.past).toEqual([]);
+    expect(words).toEqual([expect.stringMatching(/undo starts anew/)]);
+  });
+
+  test('the losing state is a revision before anybody chooses, and stays the newest one', async () => {
     await designs.save(id, { ...simpleAircraft(), name: 'Theirs' }, 1);
     set(7);
     await session.flush();
-    expect(session.store.getState().session.save).toBe('conflict');
+    await vi.waitFor(() =>
+      expect(session.store.getState().session).toMatchObject({
+        save: 'conflict',
+        saveDetail: expect.stringMatching(/^From a second tab/),
+      }),
+    );
+    expect(session.wouldLose()).toBe(false);
+    set(8);
+    await session.flush();
+    await settle();
+    expect(await revisions()).toHaveLength(1);
+    // The tab is killed here: another one finds the state.
+    const again = makeStore({ designs, jobs: direct });
+    await again.open(id);
+    const [kept] = await designs.records.heads('revisions', id);
+    const state = await again.store.dispatch(stateOfRevision(kept!.id));
+    expect('design' in state && state.design.surfaces[0]!.incidence).toBe(8);
+  });
+
+  test('leaving with an open clash drops nothing', async () => {
+    await designs.save(id, { ...simpleAircraft(), name: 'Theirs' }, 1);
+    set(7);
+    await session.open(null);
+    await settle();
+    expect(await revisions()).toHaveLength(1);
+    expect(session.wouldLose()).toBe(false);
+    await session.open(id);
+    expect(session.store.getState().document.present!.name).toBe('Theirs');
+  });
+
+  test.each(['theirs', 'copy'] as const)('a clash is resolved: %s', async (choice) => {
+    await designs.save(id, { ...simpleAircraft(), name: 'Theirs' }, 1);
+    set(7);
+    await session.flush();
+    await settle();
     const open = await session.resolveConflict(choice);
     const names = (await designs.list()).map(({ name }) => name).sort();
     expect(names).toEqual(choice === 'copy' ? ['Test (this tab)', 'Theirs'] : ['Theirs']);
     expect(incidence()).toBe(choice === 'copy' ? 7 : 3);
     expect(open === id).toBe(choice === 'theirs');
+    expect(await revisions()).toHaveLength(choice === 'copy' ? 0 : 1);
+    expect(words.join()).toMatch(choice === 'copy' ? /^$/ : /Your state is among the revisions as “From a second tab/);
   });
+
+  test('a state that cannot be kept is not replaced', async () => {
+    const full: DesignStore = {
+      ...designs,
+      records: { ...designs.records, put: () => Promise.reject(new Error('no room')) },
+    };
+    const other = makeStore({ designs: full, jobs: direct, tell: (text) => words.push(text) });
+    await other.open(id);
+    await designs.save(id, { ...simpleAircraft(), name: 'Theirs' }, 1);
+    other.store.dispatch(setFields([field('surfaces', 'wing', 'incidence').to(7)]));
+    await other.flush();
+    await settle();
+    expect(other.wouldLose()).toBe(true);
+    expect(await other.resolveConflict('theirs')).toBeNull();
+    expect(other.store.getState().document.present!.surfaces[0]!.incidence).toBe(7);
+    expect(words.at(-1)).toMatch(/could not be kept.*Export it/);
+  });
+
+  test('removed in one and edited in the other it comes back, with a word', async () => {
+    await designs.putInBin(id);
+    set(7);
+    await session.flush();
+    expect((await designs.list()).map((entry) => entry.id)).toEqual([id]);
+    expect(words).toEqual([expect.stringMatching(/removed elsewhere: your change brought it back/)]);
+  });
+});
+
+describe('a storage that is full', () => {
+  let isFull: boolean;
+  let saver: Session;
+  beforeEach(async () => {
+    isFull = true;
+    const full: DesignStore = {
+      ...designs,
+      save: (...input) =>
+        isFull ? Promise.reject(new DOMException('x', 'QuotaExceededError')) : designs.save(...input),
+    };
+    saver = makeStore({ designs: full, jobs: direct });
+    await saver.open(id);
+    saver.store.dispatch(setFields([field('surfaces', 'wing', 'incidence').to(6)]));
+    await saver.flush();
+  });
+  const onDisk = async () => (await storedDesign(designs, id)).design.surfaces[0]!.incidence;
+
+  test('is said, and leaving would lose', () => {
+    expect(saver.store.getState().session).toMatchObject({ save: 'failed', saveDetail: expect.stringMatching(/full/) });
+    expect(saver.wouldLose()).toBe(true);
+  });
+
+  test('what was left unsaved is kept, listed, and saved when there is space', async () => {
+    await saver.open(null);
+    expect(saver.store.getState().session.unsaved).toMatchObject([
+      { id, name: 'Test', detail: expect.stringMatching(/full/) },
+    ]);
+    expect(saver.leftBehind(id)!.surfaces[0]!.incidence).toBe(6);
+    expect(saver.wouldLose()).toBe(true);
+    isFull = false;
+    await saver.flush();
+    expect(await onDisk()).toBe(6);
+    expect(saver.store.getState().session.unsaved).toEqual([]);
+    expect(saver.wouldLose()).toBe(false);
+  });
+
+  test('opened again it is what it was when it was left', async () => {
+    await saver.open(null);
+    await saver.open(id);
+    expect(saver.store.getState().document.present!.surfaces[0]!.incidence).toBe(6);
+    expect(saver.store.getState().session.unsaved).toEqual([]);
+    isFull = false;
+    await saver.flush();
+    expect(await onDisk()).toBe(6);
+    expect(saver.store.getState().session.save).toBe('saved');
+  });
+});
+
+test('what cannot be read is not opened as something else', async () => {
+  await database.designs.update(id, { design: { format: 'a tale' } as never });
+  expect(await session.open(id)).toMatchObject({ kind: 'unreadable', name: 'Test', issues: [{ path: '/format' }] });
+  expect(session.store.getState().document.present).toBeNull();
+});
+
+test('306 edits are 306 steps back', () => {
+  for (let step = 1; step <= 306; step++) set(step / 100);
+  for (let step = 0; step < 306; step++) session.store.dispatch(undone());
+  expect(incidence()).toBe(3);
+  expect(session.store.getState().document.past).toEqual([]);
 });

@@ -7,7 +7,7 @@ export const addTrialFold =
   async (_dispatch, getState, { designs }) => {
     const { session, document } = getState();
     if (session.id === null) return;
-    const taken = new Set((await designs.records.heads('trialFolds', session.id)).map(({ id }) => id));
+    const taken = await designs.records.ids('trialFolds', session.id);
     let number = taken.size + 1;
     while (taken.has(`fold${number}`)) number++;
     const fold: TrialFold = {

@@ -1,3 +1,5 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
@@ -13,6 +15,11 @@ const router = createBrowserRouter([
 ]);
 
 export function App({ session, designs }: Surroundings) {
+  // What another tab put in the drawer is in this one's too.
+  const settings = useLiveQuery(() => designs.readSetting('settings'));
+  useEffect(() => {
+    if (settings !== undefined) void session.loadSettings().catch(() => undefined);
+  }, [session, settings]);
   return (
     <SurroundingsContext value={{ session, designs }}>
       <Provider store={session.store}>

@@ -5,6 +5,9 @@ import { WORK } from './jobs';
 /** Longest stretch without a pause [ms]: previews and cancels get through that soon. */
 const STRETCH = 12;
 
+/** Signs of life cross the border at most so often [ms]. */
+const SIGN_EVERY = 200;
+
 /** Lets waiting messages in; a timer would wait four milliseconds, a message does not. */
 function nextTurn(): Promise<void> {
   return new Promise((resolve) => {
@@ -28,11 +31,15 @@ export function makeService(locked: Promise<void>): WorkerService {
     report: ((progress: Progress) => void) | null,
   ): Promise<Answer<Output>> => {
     let since = performance.now();
+    let signed = since;
     for (;;) {
       const step = steps.next();
       if (step.done) return { kind: 'done', output: step.value };
       if (performance.now() - since < STRETCH) continue;
-      report?.(step.value);
+      if (performance.now() - signed >= SIGN_EVERY) {
+        signed = performance.now();
+        report?.(step.value);
+      }
       await nextTurn();
       if (cancelled.has(id)) return { kind: 'cancelled' };
       since = performance.now();

@@ -26,15 +26,22 @@ export interface LaneOptions {
   /** Workers beside the live one. */
   readonly pool?: number;
   readonly start?: (onDeath: () => void) => WatchedWorker;
+  /** A worker was silent for long and was replaced: in words. */
+  readonly onRestart?: (text: string) => void;
+  /** Longest silence of a worker at work [ms]. */
+  readonly silence?: number;
 }
 
+/** No analysis takes so long, and longer jobs give signs of life in between [ms]. */
+const SILENCE = 20_000;
+const SILENT = 'The computation did not answer and was started anew. Change anything to try again.';
 const DEAD = 'The computation stopped unexpectedly. Change anything to try again.';
 
 interface Job {
   readonly id: number;
   readonly lane: Lane | 'live';
   readonly slot: string | null;
-  readonly begin: (worker: WatchedWorker) => Promise<Answer<unknown>>;
+  readonly begin: (worker: WatchedWorker, sign: () => void) => Promise<Answer<unknown>>;
   readonly settle: (outcome: Outcome<unknown>) => void;
   isSettled: boolean;
 }
@@ -49,6 +56,8 @@ interface Seat {
 export function createLanes({
   pool = Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1),
   start = startWorker,
+  onRestart,
+  silence = SILENCE,
 }: LaneOptions = {}): JobClient {
   const live: Seat = { worker: null, jobs: new Map() };
   const seats = Array.from({ length: pool }, (): Seat => ({ worker: null, jobs: new Map() }));
@@ -72,16 +81,36 @@ export function createLanes({
     return seat.worker;
   };
 
+  /** Ends a worker that says nothing, with what it had at work. */
+  const giveUp = (seat: Seat) => {
+    const lost = [...seat.jobs.values()];
+    seat.worker?.end();
+    seat.worker = null;
+    seat.jobs.clear();
+    for (const job of lost) settle(job, { kind: 'failed', message: SILENT });
+    onRestart?.('A computation did not answer for long: it was ended and started anew.');
+    next();
+  };
+
   const begin = (seat: Seat, job: Job) => {
     seat.jobs.set(job.lane, job);
+    const worker = workerOf(seat);
+    let watch: ReturnType<typeof setTimeout>;
+    const sign = () => {
+      clearTimeout(watch);
+      // A job that was cancelled is given up by whoever asked, but its worker may still be at it.
+      watch = setTimeout(() => seat.worker === worker && seat.jobs.get(job.lane) === job && giveUp(seat), silence);
+    };
+    sign();
     const finish = (outcome: Outcome<unknown>) => {
+      clearTimeout(watch);
       settle(job, outcome);
       if (seat.jobs.get(job.lane) !== job) return;
       seat.jobs.delete(job.lane);
       next();
     };
     job
-      .begin(workerOf(seat))
+      .begin(worker, sign)
       .then(finish, (error: unknown) =>
         finish({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
       );
@@ -126,7 +155,7 @@ export function createLanes({
   const enter = <Output>(
     lane: Job['lane'],
     slot: string | null,
-    work: (worker: WatchedWorker, id: number) => Promise<Answer<Output>>,
+    work: (worker: WatchedWorker, id: number, sign: () => void) => Promise<Answer<Output>>,
     signal?: AbortSignal,
   ): Promise<Outcome<Output>> =>
     new Promise((resolve) => {
@@ -136,7 +165,7 @@ export function createLanes({
         id,
         lane,
         slot,
-        begin: (worker) => work(worker, id),
+        begin: (worker, sign) => work(worker, id, sign),
         settle: resolve as (outcome: Outcome<unknown>) => void,
         isSettled: false,
       };
@@ -151,8 +180,14 @@ export function createLanes({
       for (const older of waiting.filter(({ lane }) => lane === 'live')) drop(older, { kind: 'superseded' });
       return enter('live', null, (worker, id) => worker.run(id, 'analyse', input, null));
     },
-    ask: (name, input, { lane, signal, slot = null, onProgress = null }) =>
-      enter(lane, slot, (worker, id) => worker.run(id, name, input, onProgress), signal),
+    ask: (name, input, { lane, signal, slot = null, onProgress }) => {
+      const work = (worker: WatchedWorker, id: number, sign: () => void) =>
+        worker.run(id, name, input, (progress) => {
+          sign();
+          onProgress?.(progress);
+        });
+      return enter(lane, slot, work, signal);
+    },
     cancel: (slot) => {
       for (const job of inSlot(slot)) drop(job, { kind: 'cancelled' });
     },

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { DropdownMenu } from 'radix-ui';
+import { isUnreadable } from '@/storage/readStored';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
@@ -10,7 +11,9 @@ export function StartFromDesign() {
   const { designs } = useSurroundings();
   const dispatch = useAppDispatch();
   const own = useAppSelector((state) => state.session.id);
-  const list = useLiveQuery(() => designs.list());
+  const list = useLiveQuery(async () =>
+    (await designs.list()).flatMap((entry) => (isUnreadable(entry) ? [] : [entry])),
+  );
   const others = list?.filter(({ id }) => id !== own) ?? [];
   return (
     <DropdownMenu.Root>

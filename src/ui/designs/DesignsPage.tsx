@@ -1,18 +1,23 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Copy, Download, FilePlus2, Pencil, Trash2, Upload } from 'lucide-react';
+import { FilePlus2, Upload } from 'lucide-react';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { DocumentIssue } from '@/core/2-document/readDesign';
 import { blankDesign } from '@/core/2-document/starts';
-import { readDesignFile } from '@/files/designFile';
 import type { StoredDesign } from '@/storage/database';
+import { isUnreadable } from '@/storage/readStored';
 import { useSurroundings } from '../surroundings';
-import { TextField } from '../fields/TextField';
-import { Button, IconButton } from '../shell/buttons';
-import { exportDesign } from '../shell/exportDesign';
+import { Button } from '../shell/buttons';
+import { FaultBoundary } from '../shell/FaultBoundary';
+import { told } from '../shell/told';
 import { UnitsSwitch } from '../shell/UnitsSwitch';
-import { PlanThumbnail } from './PlanThumbnail';
+import { Waiting } from '../shell/Waiting';
+import { DesignRow } from './DesignRow';
+import { importFile } from './importFile';
+import { RemovedDesigns } from './RemovedDesigns';
+import { UnreadableRow } from './UnreadableRow';
+import { UnsavedDesigns } from './UnsavedDesigns';
 
 /** Designs shown at first, and how many more each time. */
 const PAGE = 40;
@@ -29,10 +34,10 @@ export function DesignsPage() {
   const [shown, setShown] = useState(PAGE);
   const list = useLiveQuery(() => designs.list(shown), [shown]);
   const total = useLiveQuery(() => designs.count()) ?? 0;
-  const bin = useLiveQuery(() => designs.bin());
   const [refusals, setRefusals] = useState<readonly Refusal[]>([]);
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
 
   useEffect(() => {
     document.title = 'Designs · Inclinar';
@@ -42,26 +47,36 @@ export function DesignsPage() {
   const importFiles = async (files: readonly File[]) => {
     const refused: Refusal[] = [];
     for (const file of files) {
-      const read = await readDesignFile(file);
-      if (!read.ok) {
-        refused.push({ file: file.name, issues: read.issues });
+      const outcome = await told(`${file.name} was not imported`, () => importFile(designs, file));
+      if (outcome === null) continue;
+      if (!outcome.ok) {
+        refused.push({ file: file.name, issues: outcome.issues });
         continue;
       }
-      const stored = await designs.create(read.design, { records: read.records, pictures: read.pictures });
-      toast(`${stored.name} was imported.`, {
-        action: { label: 'Open', onClick: () => navigate(`/design/${stored.id}/wing`) },
+      const { id, name } = outcome.stored;
+      toast(`${name} was imported.`, {
+        action: { label: 'Open', onClick: () => navigate(`/design/${id}/wing`) },
       });
     }
     setRefusals(refused);
   };
   const start = async () => {
-    const stored = await designs.create(blankDesign('New design'));
-    navigate(`/design/${stored.id}/brief`);
+    const stored = await told('No design was started', () => designs.create(blankDesign('New design')));
+    if (stored) navigate(`/design/${stored.id}/brief`);
   };
   const remove = async (entry: StoredDesign) => {
-    await designs.putInBin(entry.id);
+    const done = await told(`${entry.name} was not removed`, async () => {
+      await designs.putInBin(entry.id);
+      return true;
+    });
+    if (!done) return;
+    // What had the focus is gone.
+    heading.current?.focus();
     toast(`${entry.name} was removed.`, {
-      action: { label: 'Undo', onClick: () => void designs.takeFromBin(entry.id) },
+      action: {
+        label: 'Undo',
+        onClick: () => void told(`${entry.name} was not put back`, () => designs.takeFromBin(entry.id)),
+      },
     });
   };
   const drop = (event: DragEvent) => {
@@ -90,7 +105,9 @@ export function DesignsPage() {
       </header>
       <main className="mx-auto w-full max-w-5xl flex-1 overflow-y-auto px-6 py-5">
         <div className="flex items-center gap-2">
-          <h1 className="flex-1 text-2xl font-semibold">Designs</h1>
+          <h1 ref={heading} tabIndex={-1} className="flex-1 text-2xl font-semibold">
+            Designs
+          </h1>
           <Button onClick={() => input.current?.click()}>
             <Upload size={15} aria-hidden="true" /> Import
           </Button>
@@ -111,25 +128,23 @@ export function DesignsPage() {
             <FilePlus2 size={15} aria-hidden="true" /> New design
           </Button>
         </div>
-        {refusals.map(({ file, issues }) => (
-          <div key={file} role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-3 text-sm">
-            <p className="font-semibold">{file} was not taken; nothing else changed.</p>
-            <ul className="mt-1 list-disc pl-5">
-              {issues.slice(0, 6).map((issue) => (
-                <li key={issue.path + issue.message}>
-                  <code>{issue.path}</code> {issue.message}
-                </li>
-              ))}
-              {issues.length > 6 && <li>and {issues.length - 6} more</li>}
-            </ul>
-          </div>
+        <UnsavedDesigns />
+        {refusals.map((refusal) => (
+          <Refused key={refusal.file} {...refusal} />
         ))}
+        {list === undefined && <Waiting what="Reading the designs of this browser…" />}
         {list?.length === 0 && (
           <p className="mt-6 text-faint">No designs yet. Start a new one, or drop an exported design file here.</p>
         )}
         <ul className="mt-4 divide-y divide-rule border-y border-rule">
           {list?.map((entry) => (
-            <DesignRow key={entry.id} entry={entry} onRemove={() => void remove(entry)} />
+            <FaultBoundary key={entry.id} place={entry.name}>
+              {isUnreadable(entry) ? (
+                <UnreadableRow entry={entry} onGone={() => heading.current?.focus()} />
+              ) : (
+                <DesignRow entry={entry} onRemove={() => void remove(entry)} />
+              )}
+            </FaultBoundary>
           ))}
         </ul>
         {list && total > list.length && (
@@ -137,19 +152,7 @@ export function DesignsPage() {
             Show {Math.min(PAGE, total - list.length)} more of {total}
           </Button>
         )}
-        {bin && bin.length > 0 && (
-          <details className="mt-4 text-sm">
-            <summary className="cursor-pointer text-faint">Removed designs ({bin.length})</summary>
-            <ul className="mt-2 space-y-1">
-              {bin.map((entry) => (
-                <li key={entry.id} className="flex items-center gap-2">
-                  {entry.name}
-                  <Button onClick={() => void designs.takeFromBin(entry.id)}>Put back</Button>
-                </li>
-              ))}
-            </ul>
-          </details>
-        )}
+        <RemovedDesigns onEmpty={() => heading.current?.focus()} />
         <p className="mt-6 text-[13px] text-faint">
           Designs are kept in this browser. Export those that matter. Inclinar computes; it does not certify: your
           club’s and your country’s rules come first.
@@ -159,44 +162,19 @@ export function DesignsPage() {
   );
 }
 
-function DesignRow({ entry, onRemove }: { readonly entry: StoredDesign; readonly onRemove: () => void }) {
-  const { designs } = useSurroundings();
-  const [renaming, setRenaming] = useState(false);
-  const rename = async (name: string) => {
-    await designs.rename(entry.id, name);
-    setRenaming(false);
-  };
+/** Why a file was not taken, fault by fault. */
+function Refused({ file, issues }: Refusal) {
   return (
-    <li className="flex items-center gap-4 py-2" data-design={entry.name}>
-      <PlanThumbnail design={entry.design} />
-      <div className="min-w-0 flex-1">
-        {renaming ? (
-          <TextField label={`New name of ${entry.name}`} value={entry.name} onCommit={(name) => void rename(name)} />
-        ) : (
-          <Link
-            to={`/design/${entry.id}/wing`}
-            className="text-lg font-medium underline decoration-rule underline-offset-4 hover:decoration-graphite"
-          >
-            {entry.name}
-          </Link>
-        )}
-        <p className="truncate text-sm text-faint">
-          {entry.design.notes || 'No notes'} · changed{' '}
-          {new Date(entry.updatedAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}
-        </p>
-      </div>
-      <IconButton label={`Rename ${entry.name}`} icon={<Pencil size={16} />} onClick={() => setRenaming(!renaming)} />
-      <IconButton
-        label={`Copy ${entry.name}`}
-        icon={<Copy size={16} />}
-        onClick={() => void designs.duplicate(entry.id)}
-      />
-      <IconButton
-        label={`Export ${entry.name}`}
-        icon={<Download size={16} />}
-        onClick={() => void exportDesign(designs, entry.id, entry.design)}
-      />
-      <IconButton label={`Remove ${entry.name}`} icon={<Trash2 size={16} />} onClick={onRemove} />
-    </li>
+    <div role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-3 text-sm">
+      <p className="font-semibold">{file} was not taken; nothing else changed.</p>
+      <ul className="mt-1 list-disc pl-5">
+        {issues.slice(0, 6).map((issue) => (
+          <li key={issue.path + issue.message}>
+            <code>{issue.path}</code> {issue.message}
+          </li>
+        ))}
+        {issues.length > 6 && <li>and {issues.length - 6} more</li>}
+      </ul>
+    </div>
   );
 }

@@ -1,10 +1,12 @@
 import { clsx } from 'clsx';
 import { useEffect, useId, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { parseQuantity, type QuantityKind } from '@/words/parseQuantity';
 import { decimal, type DisplayUnits, inchFraction } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import type { EditOutcome } from '@/store/edit';
 import { useSentence } from '../numbers/Say';
+import { useDraft } from './useDraft';
 
 export interface QuantityFieldProps {
   readonly label: string;
@@ -75,7 +77,6 @@ export function QuantityField(props: QuantityFieldProps) {
   const say = useSentence();
   const { unit, show, step } = unitOf(kind, units, digits);
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const takesFocus = onLeave !== undefined;
@@ -84,29 +85,37 @@ export function QuantityField(props: QuantityFieldProps) {
   }, [takesFocus]);
   const shown = value === undefined ? '' : show(value);
 
-  const commit = () => {
-    if (draft === null || draft === shown) {
-      setDraft(null);
-      setFault(null);
-      onLeave?.();
-      return;
-    }
-    if (draft.trim() === '' && onClear) return settle(onClear());
-    const parsed = parseQuantity(kind, draft, unit);
-    if (!parsed.ok) return setFault(parsed.message);
-    settle(onCommit(parsed.value));
+  /** Takes what was typed; says why when it cannot be taken. */
+  const take = (text: string): string | null => {
+    if (text === shown) return null;
+    if (text.trim() === '' && onClear) return told(onClear());
+    const parsed = parseQuantity(kind, text, unit);
+    return parsed.ok ? told(onCommit(parsed.value)) : parsed.message;
   };
-  const settle = (outcome: EditOutcome) => {
-    setFault(outcome ? `${label} ${say(outcome.message)}.` : null);
-    if (outcome) return;
-    setDraft(null);
+  const told = (outcome: EditOutcome) => (outcome ? `${label} ${say(outcome.message)}.` : null);
+  const draft = useDraft((text) => {
+    const because = take(text);
+    if (because !== null) toast.error(`“${text}” was not taken: ${because}`);
+  });
+  const leave = () => {
+    draft.type(null);
+    setFault(null);
     onLeave?.();
   };
+  const commit = () => {
+    const because = draft.text === null ? null : take(draft.text);
+    if (because === null) leave();
+    else setFault(because);
+  };
   const nudge = (direction: number) => {
-    if (value === undefined) return;
-    setDraft(null);
-    const outcome = onCommit(Math.round((value + direction * (props.step ?? step)) * 1e6) / 1e6);
-    setFault(outcome ? `${label} ${say(outcome.message)}.` : null);
+    // From what stands in the field, typed or not.
+    const typed = draft.text === null ? null : parseQuantity(kind, draft.text, unit);
+    if (typed && !typed.ok) return setFault(typed.message);
+    const from = typed ? typed.value : value;
+    if (from === undefined) return;
+    const because = told(onCommit(Math.round((from + direction * (props.step ?? step)) * 1e6) / 1e6));
+    setFault(because);
+    if (because === null) draft.type(null);
   };
 
   return (
@@ -126,20 +135,16 @@ export function QuantityField(props: QuantityFieldProps) {
           inputMode="text"
           autoComplete="off"
           className="w-full min-w-0 bg-transparent px-1.5 py-1 text-right outline-none"
-          value={draft ?? shown}
+          value={draft.text ?? shown}
           placeholder={placeholder}
           aria-invalid={fault !== null}
           aria-describedby={fault ? `${id}-fault` : undefined}
           onFocus={(event) => event.target.select()}
-          onChange={(event) => setDraft(event.target.value)}
+          onChange={(event) => draft.type(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
-            if (event.key === 'Escape') {
-              setDraft(null);
-              setFault(null);
-              onLeave?.();
-            }
+            if (event.key === 'Escape') leave();
             if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
               event.preventDefault();
               nudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));

@@ -1,35 +1,51 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef } from 'react';
+import { useDraft } from './useDraft';
 
 interface TextFieldProps {
   readonly label: string;
   readonly value: string;
   readonly onCommit: (value: string) => void;
+  /** Takes the focus at once; called when the text was taken or left alone. */
+  readonly onLeave?: () => void;
   readonly hideLabel?: boolean;
   readonly className?: string;
 }
 
-/** A short text that is taken on Enter or when left; never empty. */
-export function TextField({ label, value, onCommit, hideLabel = false, className = '' }: TextFieldProps) {
+/** A short text that is taken on Enter or when left, and dropped by Escape alone; never empty. */
+export function TextField({ label, value, onCommit, onLeave, hideLabel = false, className = '' }: TextFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const commit = () => {
-    if (draft !== null && draft.trim() !== '' && draft !== value) onCommit(draft.trim().slice(0, 200));
-    setDraft(null);
+  const input = useRef<HTMLInputElement>(null);
+  const take = (text: string) => {
+    if (text.trim() !== '' && text !== value) onCommit(text.trim().slice(0, 200));
   };
+  const draft = useDraft(take);
+  const commit = () => {
+    const { text } = draft;
+    draft.type(null);
+    if (text !== null) take(text);
+    onLeave?.();
+  };
+  const takesFocus = onLeave !== undefined;
+  useEffect(() => {
+    if (takesFocus) input.current?.select();
+  }, [takesFocus]);
   return (
     <div className={`min-w-0 ${className}`}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-[13px] text-faint'}>
         {label}
       </label>
       <input
+        ref={input}
         id={id}
-        value={draft ?? value}
+        value={draft.text ?? value}
         autoComplete="off"
-        onChange={(event) => setDraft(event.target.value)}
+        onChange={(event) => draft.type(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key === 'Escape') setDraft(null);
+          if (event.key === 'Enter') commit();
+          if (event.key !== 'Escape') return;
+          draft.type(null);
+          onLeave?.();
         }}
         className="w-full rounded-sm border border-rule bg-white px-1.5 py-1"
       />

@@ -10,23 +10,27 @@ import { Button, IconButton } from './buttons';
 import { useSurroundings } from '../surroundings';
 import { exportDesign } from './exportDesign';
 import { UnitsSwitch } from './UnitsSwitch';
-import { redone, undone } from '@/store/documentSlice';
+import { told } from './told';
+import { HISTORY_LIMIT, redone, undone } from '@/store/documentSlice';
 
 const SAVE_WORDS = {
   saved: 'Saved in this browser',
   saving: 'Saving…',
   failed: 'Not saved',
   conflict: 'Changed in another tab',
-  gone: 'Removed in another tab',
 } as const;
 
 export function Header() {
   const dispatch = useAppDispatch();
   const design = useAppSelector((state) => state.document.present!);
-  const { designs } = useSurroundings();
+  const { session, designs } = useSurroundings();
   const { id, save, saveDetail } = useAppSelector((state) => state.session);
   const canUndo = useAppSelector((state) => state.document.past.length > 0);
   const canRedo = useAppSelector((state) => state.document.future.length > 0);
+  const takeOut = async () => {
+    if (id !== null) await told('It was not exported', () => exportDesign(designs, id, design));
+  };
+  const isFull = useAppSelector((state) => state.document.past.length >= HISTORY_LIMIT);
   return (
     <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
       <Link to="/" className="flex items-center gap-2 font-semibold">
@@ -44,7 +48,12 @@ export function Header() {
         onCommit={(name) => dispatch(setFields([field('name').to(name)]))}
         className="w-56 font-medium"
       />
-      <IconButton label="Undo" icon={<Undo2 size={17} />} disabled={!canUndo} onClick={() => dispatch(undone())} />
+      <IconButton
+        label={isFull ? `Undo (the last ${HISTORY_LIMIT} steps are kept)` : 'Undo'}
+        icon={<Undo2 size={17} />}
+        disabled={!canUndo}
+        onClick={() => dispatch(undone())}
+      />
       <IconButton label="Redo" icon={<Redo2 size={17} />} disabled={!canRedo} onClick={() => dispatch(redone())} />
       <p
         role="status"
@@ -52,13 +61,19 @@ export function Header() {
         data-testid="save-state"
       >
         {SAVE_WORDS[save]}
-        {saveDetail && `: ${saveDetail}`}
+        {save === 'failed' && saveDetail && `: ${saveDetail}`}
       </p>
+      {save === 'failed' && (
+        <>
+          <Button onClick={() => void session.flush()}>Try again</Button>
+          <Button onClick={() => void takeOut()}>Export now</Button>
+        </>
+      )}
       <div className="ml-auto flex items-center gap-3">
         <AssembliesButton design={design} />
         <RevisionsButton design={design} />
         <UnitsSwitch />
-        <Button onClick={() => id !== null && void exportDesign(designs, id, design)}>
+        <Button onClick={() => void takeOut()}>
           <Download size={15} aria-hidden="true" /> Export
         </Button>
       </div>

@@ -4,7 +4,12 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSurroundings } from '../surroundings';
 import { stageAt } from '../stages/stages';
+import type { Opening } from '@/store/store';
 import { Button } from './buttons';
+import { isTextEntry } from './isTextEntry';
+import { LeaveGuard } from './LeaveGuard';
+import { told } from './told';
+import { Waiting } from './Waiting';
 import { OpenDesign } from './OpenDesign';
 import { redone, undone } from '@/store/documentSlice';
 
@@ -14,25 +19,28 @@ export function Workbench() {
   const { session, designs } = useSurroundings();
   const isOpen = useAppSelector((state) => state.document.present !== null);
   const openId = useAppSelector((state) => state.session.id);
-  const [missing, setMissing] = useState(false);
+  const [opening, setOpening] = useState<Opening | null>(null);
   const dispatch = useAppDispatch();
 
   useEffect(() => {
     let current = true;
-    void session.open(id).then((found) => current && setMissing(!found));
+    setOpening(null);
+    void told('The design could not be opened', () => session.open(id)).then(
+      (outcome) => current && setOpening(outcome),
+    );
     return () => {
       current = false;
     };
   }, [id, session]);
 
-  const generation = useLiveQuery(async () => (await designs.load(id))?.generation, [id]);
+  const generation = useLiveQuery(() => designs.generationOf(id), [id]);
   useEffect(() => {
     if (generation !== undefined) void session.followOtherTabs(id, generation);
   }, [generation, id, session]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
+      if (!(event.ctrlKey || event.metaKey) || isTextEntry(event.target)) return;
       const key = event.key.toLowerCase();
       if (key === 'z' && !event.shiftKey) dispatch(undone());
       else if (key === 'y' || (key === 'z' && event.shiftKey)) dispatch(redone());
@@ -43,28 +51,34 @@ export function Workbench() {
     return () => window.removeEventListener('keydown', onKey);
   }, [dispatch]);
 
-  if (missing) return <Missing />;
-  if (!isOpen || openId !== id) return <p className="p-6 text-faint">Opening…</p>;
-  return <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />;
+  if (opening?.kind === 'missing') return <Missing />;
+  if (opening?.kind === 'unreadable') return <Unreadable {...opening} />;
+  if (!isOpen || openId !== id) return <Waiting what="Opening…" />;
+  return (
+    <>
+      <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />
+      <LeaveGuard id={id} />
+    </>
+  );
 }
 
 function ConflictBar() {
   const { session } = useSurroundings();
-  const save = useAppSelector((state) => state.session.save);
+  const { save, saveDetail } = useAppSelector((state) => state.session);
   const navigate = useNavigate();
-  if (save !== 'conflict' && save !== 'gone') return null;
+  if (save !== 'conflict') return null;
   const resolve = async (choice: 'theirs' | 'copy') => {
-    const next = await session.resolveConflict(choice);
+    const next = await told('Nothing was changed', () => session.resolveConflict(choice));
     if (choice === 'copy' && next) navigate(`/design/${next}/wing`);
   };
   return (
     <div role="alert" className="flex items-center gap-3 border-b border-stop bg-stop-soft px-3 py-2 text-sm">
       <p className="flex-1">
-        {save === 'conflict'
-          ? 'This design was changed in another tab while you worked here. Nothing was overwritten: choose which state counts.'
-          : 'This design was removed in another tab. What you have here can be kept as a copy.'}
+        This design was changed in another tab while you worked here. Nothing was overwritten
+        {saveDetail !== null && `, and what you have here is kept among the revisions as “${saveDetail}”`}: choose which
+        state counts.
       </p>
-      {save === 'conflict' && <Button onClick={() => void resolve('theirs')}>Take the other tab’s state</Button>}
+      <Button onClick={() => void resolve('theirs')}>Take the other tab’s state</Button>
       <Button look="strong" onClick={() => void resolve('copy')}>
         Keep this one as a copy
       </Button>
@@ -79,6 +93,23 @@ function Missing() {
       <h1 className="text-2xl font-semibold">This design is not in this browser</h1>
       <p className="my-3">
         It may have been removed, or it was made in another browser. Import its file to open it here.
+      </p>
+      <Button look="strong" onClick={() => navigate('/')}>
+        To the designs
+      </Button>
+    </main>
+  );
+}
+
+/** It lies there and is no design that this program can read; the list offers to save it as it is. */
+function Unreadable({ name, issues }: Extract<Opening, { kind: 'unreadable' }>) {
+  const navigate = useNavigate();
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">{name} cannot be read</h1>
+      <p className="my-3">
+        {issues[0] && `${issues[0].path} ${issues[0].message} `}
+        It is kept as it is. In the list of designs it can be saved as a file or removed.
       </p>
       <Button look="strong" onClick={() => navigate('/')}>
         To the designs

@@ -1,5 +1,6 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import type { Design } from '../schema/design';
+import { reconcile } from './reconcile';
 
 enablePatches();
 
@@ -18,6 +19,25 @@ export function stepBetween(before: Design, after: Design): Step {
 export const stepForward = (design: Design, { patches }: Step): Design => applyPatches(design, [...patches]);
 export const stepBack = (design: Design, { inverse }: Step): Design => applyPatches(design, [...inverse]);
 
+/**
+ * Whether what a step did still stands as it left it, so that it can be taken
+ * back without touching what somebody else did since; forward: whether what
+ * was there before it stands.
+ */
+export function stillStands(design: Design, { patches, inverse }: Step, way: 'back' | 'forward'): boolean {
+  return (way === 'back' ? patches : inverse).every(({ op, path, value }) => {
+    const owner = path
+      .slice(0, -1)
+      .reduce<unknown>((part, key) => (isPart(part) ? (part as Keyed)[key] : undefined), design);
+    const last = path.at(-1)!;
+    if (!isPart(owner)) return false;
+    if (op === 'remove') return !Object.hasOwn(owner, last);
+    const there = (owner as Keyed)[last];
+    return Object.hasOwn(owner, last) && Object.is(reconcile(there, value as unknown), there);
+  });
+}
+
+type Keyed = Record<string | number, unknown>;
 type Part = Record<string, unknown> | unknown[];
 const isPart = (value: unknown): value is Part => typeof value === 'object' && value !== null;
 

@@ -1,0 +1,15 @@
+import type { DocumentIssue } from '@/core/2-document/readDesign';
+import { readDesignFile } from '@/files/designFile';
+import type { StoredDesign } from '@/storage/database';
+import type { DesignStore } from '@/storage/designStore';
+
+export type Imported =
+  | { readonly ok: true; readonly stored: StoredDesign }
+  | { readonly ok: false; readonly issues: readonly DocumentIssue[] };
+
+/** Takes a file whole, with what happened to the design, or not at all. @throws when the storage takes nothing */
+export async function importFile(designs: DesignStore, file: File): Promise<Imported> {
+  const read = await readDesignFile(file);
+  if (!read.ok) return read;
+  return { ok: true, stored: await designs.create(read.design, { records: read.records, pictures: read.pictures }) };
+}
