@@ -14,7 +14,7 @@ interface Asked {
 }
 
 /** Workers whose answers the test gives by hand. */
-function bench(pool = 1) {
+function bench(pool = 1, silence?: number) {
   const asked: Asked[] = [];
   const cancelled: number[] = [];
   const workers: { die: () => void; ended: boolean }[] = [];
@@ -31,7 +31,9 @@ function bench(pool = 1) {
       end: () => void (handle.ended = true),
     };
   };
-  return { lanes: createLanes({ pool, start }), asked, cancelled, workers };
+  const restarts: string[] = [];
+  const onRestart = (text: string) => restarts.push(text);
+  return { lanes: createLanes({ pool, start, onRestart, silence }), asked, cancelled, workers, restarts };
 }
 
 const named = (name: string) => ({ design: { ...designOf([]), name } });
@@ -152,5 +154,42 @@ describe('what goes wrong', () => {
     lanes.close();
     expect((await Promise.all(jobs)).map(({ kind }) => kind)).toEqual(Array(4).fill('superseded'));
     expect(workers.map(({ ended }) => ended)).toEqual([true, true, true]);
+  });
+});
+
+describe('a worker that says nothing', () => {
+  const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+  test('is ended and replaced, with a word; what it had at work has failed, what waits goes on', async () => {
+    const { lanes, asked, workers, restarts } = bench(1, 40);
+    const [stuck, next] = [lanes.live(named('stuck')), lanes.live(named('next'))];
+    expect(await stuck).toMatchObject({ kind: 'failed', message: expect.stringMatching(/did not answer/) });
+    expect(workers.map(({ ended }) => ended)).toEqual([true, false]);
+    expect(restarts).toHaveLength(1);
+    expect(labels(asked)).toEqual(['stuck', 'next']);
+    asked[1]!.answer(done);
+    expect((await next).kind).toBe('done');
+  });
+
+  test('signs of life keep a long job going', async () => {
+    const { lanes, asked, restarts } = bench(1, 60);
+    const seen: number[] = [];
+    const long = lanes.ask('remedies', named('long'), { lane: 'long', onProgress: (step) => seen.push(step.done) });
+    for (let sign = 1; sign <= 4; sign++) {
+      await wait(30);
+      asked[0]!.report!({ done: sign, total: 4 });
+    }
+    asked[0]!.answer(done);
+    expect((await long).kind).toBe('done');
+    expect([seen, restarts]).toEqual([[1, 2, 3, 4], []]);
+  });
+
+  test('one that only waits for work is left alone', async () => {
+    const { lanes, asked, workers, restarts } = bench(1, 30);
+    const answer = lanes.live(named('a'));
+    asked[0]!.answer(done);
+    await answer;
+    await wait(60);
+    expect([workers[0]!.ended, restarts]).toEqual([false, []]);
   });
 });

@@ -138,7 +138,7 @@ export function DesignsPage() {
         )}
         <ul className="mt-4 divide-y divide-rule border-y border-rule">
           {list?.map((entry) => (
-            <FaultBoundary key={entry.id} place={entry.name}>
+            <FaultBoundary key={entry.id} place="A design of the list">
               {isUnreadable(entry) ? (
                 <UnreadableRow entry={entry} onGone={() => heading.current?.focus()} />
               ) : (

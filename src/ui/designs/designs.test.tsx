@@ -1,10 +1,12 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { toast } from 'sonner';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { show } from '#/tests/render';
 import { designText } from '@/files/designFile';
+import * as download from '../shell/download';
 import { DesignsPage } from './DesignsPage';
 
 afterEach(cleanup);
@@ -46,6 +48,54 @@ describe('designs of this browser', () => {
     expect(alerts[1]).toMatch(/^newer\.json.*newer/);
     expect(alerts[2]).toMatch(/^torn\.json/);
     expect((await designs.list()).map(({ name }) => name).sort()).toEqual(['Heron Canard', 'Lagoon Postman']);
+  });
+
+  test('renaming takes the focus and gives it back; Escape leaves the name', async () => {
+    const { hand, designs } = await page();
+    const pencil = () => screen.getByRole('button', { name: 'Rename Lagoon Postman' });
+    await row('Lagoon Postman');
+    pencil().focus();
+    await hand.keyboard('{Enter}Bay{Escape}');
+    expect(document.activeElement).toBe(pencil());
+    await hand.keyboard('{Enter}Bay Ferry{Enter}');
+    await row('Bay Ferry');
+    expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Rename Bay Ferry' }));
+    expect((await designs.list())[0]!.name).toBe('Bay Ferry');
+  });
+
+  test('what cannot be read stands in the list, is saved as it is, removed, and put back', async () => {
+    const { hand, designs, id } = await page();
+    await designs.save(id, { ...demoDesign('gannet-vee'), name: 'Half a design', surfaces: 3 } as never, 1);
+    expect(await screen.findByText('Half a design cannot be read')).toBeTruthy();
+    const saved = vi.spyOn(download, 'downloadFile').mockImplementation(() => undefined);
+    await hand.click(screen.getByRole('button', { name: 'Save it as it is' }));
+    expect(saved.mock.calls[0]![0].parts[0]).toContain('"name": "Half a design"');
+    saved.mockRestore();
+    await hand.click(screen.getByRole('button', { name: 'Remove' }));
+    await waitFor(() => expect(screen.queryByText(/cannot be read/)).toBeNull());
+    expect(document.activeElement).toBe(screen.getByRole('heading', { name: 'Designs' }));
+  });
+
+  test('a full storage says why nothing is started, copied or imported', async () => {
+    const { hand, designs } = await page();
+    await row('Lagoon Postman');
+    const said = vi.spyOn(toast, 'error').mockReturnValue(1);
+    const full = new DOMException('x', 'QuotaExceededError');
+    vi.spyOn(designs, 'create').mockRejectedValue(full);
+    vi.spyOn(designs, 'duplicate').mockRejectedValue(full);
+    await hand.click(screen.getByRole('button', { name: 'New design' }));
+    await hand.click(screen.getByRole('button', { name: 'Copy Lagoon Postman' }));
+    const file = new File([designText({ design: demoDesign('heron-canard') })], 'heron.json');
+    await hand.upload(screen.getByLabelText('Design files to import'), [file]);
+    await waitFor(() => expect(said).toHaveBeenCalledTimes(3));
+    const texts = said.mock.calls.map(([text]) => text as string);
+    expect(texts.map((text) => text.split(':')[0])).toEqual([
+      'No design was started',
+      'Lagoon Postman was not copied',
+      'heron.json was not imported',
+    ]);
+    for (const text of texts) expect(text).toMatch(/storage is full/);
+    said.mockRestore();
   });
 
   test('every design shows its plan and has a way out of the browser', async () => {

@@ -103,7 +103,8 @@ export function QuantityField(props: QuantityFieldProps) {
     onLeave?.();
   };
   const commit = () => {
-    const because = draft.text === null ? null : take(draft.text);
+    const text = draft.now();
+    const because = text === null ? null : take(text);
     if (because === null) leave();
     else setFault(because);
   };

@@ -20,14 +20,16 @@ export function TextField({ label, value, onCommit, onLeave, hideLabel = false, 
   };
   const draft = useDraft(take);
   const commit = () => {
-    const { text } = draft;
+    const text = draft.now();
     draft.type(null);
     if (text !== null) take(text);
     onLeave?.();
   };
   const takesFocus = onLeave !== undefined;
   useEffect(() => {
-    if (takesFocus) input.current?.select();
+    if (!takesFocus) return;
+    input.current?.focus();
+    input.current?.select();
   }, [takesFocus]);
   return (
     <div className={`min-w-0 ${className}`}>
@@ -42,8 +44,10 @@ export function TextField({ label, value, onCommit, onLeave, hideLabel = false, 
         onChange={(event) => draft.type(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-          if (event.key !== 'Escape') return;
+          if (event.key !== 'Enter' && event.key !== 'Escape') return;
+          // The focus may go to a button: this key is not meant for it.
+          if (onLeave) event.preventDefault();
+          if (event.key === 'Enter') return commit();
           draft.type(null);
           onLeave?.();
         }}

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen } from '@testing-library/react';
+import { toast } from 'sonner';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { show } from '#/tests/render';
@@ -63,6 +64,41 @@ describe('a number field', () => {
     expect(screen.getByRole('alert').textContent).toContain('below 500');
   });
 
+  test('what was typed is taken when the field goes away, as by going back; Escape alone drops it', async () => {
+    const { hand, taken } = await withField(200);
+    await hand.clear(box());
+    await hand.type(box(), '340');
+    cleanup();
+    expect(taken).toHaveBeenLastCalledWith(340);
+    expect(taken).toHaveBeenCalledTimes(1);
+
+    const other = await withField(200);
+    await other.hand.clear(box());
+    await other.hand.type(box(), '340{Escape}');
+    cleanup();
+    expect(other.taken).not.toHaveBeenCalled();
+  });
+
+  test('what was typed and cannot be taken is said as the field goes away', async () => {
+    const { hand } = await withField(200);
+    await hand.clear(box());
+    await hand.type(box(), '600');
+    const said = vi.spyOn(toast, 'error').mockReturnValue(1);
+    cleanup();
+    expect(said).toHaveBeenCalledWith('“600” was not taken: Chord must lie below 500 mm.');
+    said.mockRestore();
+  });
+
+  test('an arrow goes on from what was typed', async () => {
+    const { hand, taken } = await withField(200);
+    await hand.clear(box());
+    await hand.type(box(), '340{ArrowUp}');
+    expect(taken).toHaveBeenLastCalledWith(341);
+    await hand.clear(box());
+    await hand.type(box(), 'thin{ArrowUp}');
+    expect(screen.getByRole('alert').textContent).toContain('“thin” was not understood');
+  });
+
   test('left unchanged it takes nothing; emptied it clears where it may', async () => {
     const clear = vi.fn(() => null);
     const { hand, taken } = await withField(200, { onClear: clear });
@@ -100,6 +136,28 @@ describe('the other fields', () => {
     expect(box('Name').value).toBe('Wing');
     await hand.type(box('Name'), 's{Enter}');
     expect(taken).toHaveBeenCalledWith('Wings');
+  });
+
+  test('a text that is typed is taken when the field goes away', async () => {
+    const taken = vi.fn();
+    const { hand } = await show(simpleAircraft(), <TextField label="Name" value="Wing" onCommit={taken} />);
+    await hand.type(box('Name'), 's');
+    cleanup();
+    expect(taken).toHaveBeenCalledExactlyOnceWith('Wings');
+  });
+
+  test('a text field that takes the focus is left by Enter and by Escape, which takes nothing', async () => {
+    const [taken, leave] = [vi.fn(), vi.fn()];
+    const { hand } = await show(
+      simpleAircraft(),
+      <TextField label="Name" value="Wing" onCommit={taken} onLeave={leave} />,
+    );
+    expect(document.activeElement).toBe(box('Name'));
+    await hand.keyboard('Boom{Escape}');
+    expect(leave).toHaveBeenCalledTimes(1);
+    expect(taken).not.toHaveBeenCalled();
+    await hand.keyboard('Pod{Enter}');
+    expect(taken).toHaveBeenCalledExactlyOnceWith(expect.stringContaining('Pod'));
   });
 
   test('a choice and ticks give back what was chosen, in the order of the options', async () => {

@@ -4,6 +4,8 @@ import { useLayoutEffect, useRef, useState } from 'react';
 interface Draft {
   readonly text: string | null;
   readonly type: (text: string | null) => void;
+  /** The same as it is at this moment: leaving a field may follow on a key before anything was drawn anew. */
+  readonly now: () => string | null;
 }
 
 /**
@@ -28,6 +30,7 @@ export function useDraft(takeLast: (text: string) => void): Draft {
   );
   return {
     text,
+    now: () => pending.current,
     type: (typed) => {
       pending.current = typed;
       setText(typed);

@@ -19,14 +19,14 @@ export function Workbench() {
   const { session, designs } = useSurroundings();
   const isOpen = useAppSelector((state) => state.document.present !== null);
   const openId = useAppSelector((state) => state.session.id);
-  const [opening, setOpening] = useState<Opening | null>(null);
+  const [opened, setOpened] = useState<{ readonly id: string; readonly outcome: Opening | null } | null>(null);
+  const opening = opened?.id === id ? opened.outcome : null;
   const dispatch = useAppDispatch();
 
   useEffect(() => {
     let current = true;
-    setOpening(null);
     void told('The design could not be opened', () => session.open(id)).then(
-      (outcome) => current && setOpening(outcome),
+      (outcome) => current && setOpened({ id, outcome }),
     );
     return () => {
       current = false;
