@@ -66,7 +66,7 @@ export const pasteWeights =
     const read = readWeights(design, text);
     if (!read.ok) return read;
     const weighed = <Part extends { readonly id: string; readonly measuredMass?: number }>(part: Part): Part =>
-      read.weighed[part.id] === undefined ? part : { ...part, measuredMass: read.weighed[part.id] };
+      read.weighed.has(part.id) ? { ...part, measuredMass: read.weighed.get(part.id) } : part;
     const outcome = dispatch(
       editDesign((current) => ({
         ...current,
