@@ -61,18 +61,31 @@ function plainName({ name }: Design): string {
   return plain || 'design';
 }
 
-const refused = (path: string, message: string): FileResult => ({ ok: false, issues: [{ path, message }] });
+const refused = (path: string, message: string): Extract<FileResult, { ok: false }> => ({
+  ok: false,
+  issues: [{ path, message }],
+});
 
-/** Reads a chosen or dropped file. All or nothing. */
-export async function readDesignFile(file: Blob & { name?: string }): Promise<FileResult> {
+const isZip = (start: Uint8Array): boolean => start[0] === 0x50 && start[1] === 0x4b;
+
+/** Why a file is not even loaded; null when its size is one that a design may have. */
+export async function fileFault(file: Blob): Promise<Extract<FileResult, { ok: false }> | null> {
   const start = new Uint8Array(await file.slice(0, 4).arrayBuffer());
-  const isZip = start[0] === 0x50 && start[1] === 0x4b;
-  if (file.size > (isZip ? MOST_ZIP_BYTES : MOST_BYTES))
-    return refused('/', `The file is larger than ${isZip ? 250 : 20} MB: this is not a design.`);
-  return isZip
-    ? readZip(new Uint8Array(await file.arrayBuffer()))
-    : withPictures(readDesignText(await file.text()), new Map());
+  const most = isZip(start) ? MOST_ZIP_BYTES : MOST_BYTES;
+  return file.size > most ? refused('/', `The file is larger than ${most / 1e6} MB: this is not a design.`) : null;
 }
+
+/** Reads the bytes of a file. All or nothing. */
+export const readDesignBytes = (bytes: Uint8Array): FileResult =>
+  isZip(bytes) ? readZip(bytes) : withPictures(readDesignText(strFromU8(withoutMark(bytes))), new Map());
+
+/** Some editors write a mark before the text that says how it is encoded. */
+const withoutMark = (bytes: Uint8Array): Uint8Array =>
+  bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf ? bytes.subarray(3) : bytes;
+
+/** Reads a chosen or dropped file in this thread; where that would hold up an interface, a worker does it. */
+export const readDesignFile = async (file: Blob): Promise<FileResult> =>
+  (await fileFault(file)) ?? readDesignBytes(new Uint8Array(await file.arrayBuffer()));
 
 function readZip(bytes: Uint8Array): FileResult {
   let entries: Record<string, Uint8Array>;

@@ -1,12 +1,14 @@
 import { Dexie, type Table } from 'dexie';
 import type { z } from 'zod';
 import {
+  asGrown,
   NO_RECORDS,
   RECORD_KINDS,
   RECORD_NAMES,
   type RecordKind,
   type RecordOf,
   type Records,
+  type Revision,
 } from '@/core/2-document/records/recordKinds';
 import type { InclinarDatabase, RecordHead, StoredBody, StoredRecord } from './database';
 
@@ -153,6 +155,8 @@ export function recordStore(database: InclinarDatabase) {
           records: {
             ...NO_RECORDS,
             ...Object.fromEntries(RECORD_NAMES.map((kind, index) => [kind, lists[index]])),
+            // A parent that cannot be read is none: what is written must be taken again.
+            revisions: asGrown(lists[RECORD_NAMES.indexOf('revisions')] as unknown as Revision[]),
           } as Records,
           pictures: new Map(
             bodies.filter(({ kind }) => kind === 'photos').map(({ id, body }) => [id, body as Uint8Array<ArrayBuffer>]),

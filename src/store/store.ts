@@ -1,5 +1,6 @@
 import { isAnyOf } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
+import { fileFault, type FileResult } from '@/files/designFile';
 import type { DocumentIssue } from '@/core/2-document/readDesign';
 import { type Autosave, createAutosave } from '@/storage/autosave';
 import { isUnreadable } from '@/storage/readStored';
@@ -187,6 +188,15 @@ export function makeStore(services: Services) {
       await open(id);
       tell(`Your state is among the revisions as “${name}”.`);
       return id;
+    },
+    /** Reads a chosen file off this thread. @throws when it could not be read at all */
+    readFile: async (file: Blob): Promise<FileResult> => {
+      const fault = await fileFault(file);
+      if (fault) return fault;
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const outcome = await services.jobs.ask('readFile', { bytes }, { lane: 'long' });
+      if (outcome.kind === 'done') return outcome.output;
+      throw new Error(outcome.kind === 'failed' ? outcome.message : 'It was not read to its end. Choose it again');
     },
     /** Takes settings as they lie in the browser: at the start, and when another tab changed them. */
     loadSettings: () => followSettings(store, designs),

@@ -48,6 +48,9 @@ export type ParseResult =
 
 const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d*)?|[.,]\d+))/;
 
+/** Thousands for one reader, a little more than one for another: asked about, never guessed. */
+const UNCERTAIN = /^[1-9]\d{0,2},\d{3}$/;
+
 interface Term {
   readonly value: number;
   readonly unit: string | null;
@@ -72,6 +75,10 @@ export function parseQuantity(kind: QuantityKind, text: string, defaultUnit: str
     for (;;) {
       const number = NUMBER.exec(rest);
       if (!number) break;
+      if (UNCERTAIN.test(number[0]))
+        return refuse(
+          `Is “${number[0]}” ${number[0].replace(',', '')} or ${number[0].replace(',', '.')}? Write it without the comma.`,
+        );
       const value = numberOf(number);
       if (!Number.isFinite(value)) return refuse('A fraction cannot be over nought.');
       rest = rest.slice(number[0].length).trimStart();

@@ -1,6 +1,7 @@
 import type { Progress } from '@/core/1-base/steps';
 import type { Analysis, AnalyseOptions } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
+import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { TailSizingInput, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
@@ -11,6 +12,8 @@ export interface Jobs {
   remedies: { input: AnalyseInput; output: readonly Finding[] };
   size: { input: SizingInput; output: SizingResult };
   sizeTail: { input: TailSizingInput; output: TailSizingResult };
+  /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
+  readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
 }
 
 export type JobName = keyof Jobs;

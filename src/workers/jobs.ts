@@ -1,6 +1,7 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
+import { readDesignBytes } from '@/files/designFile';
 import type { Steps } from '@/core/1-base/steps';
 import type { InputOf, JobName, OutputOf } from './contract';
 
@@ -21,5 +22,8 @@ export const WORK: Workers = {
   },
   *sizeTail(input) {
     return sizeTail(input);
+  },
+  *readFile({ bytes }) {
+    return readDesignBytes(bytes);
   },
 };

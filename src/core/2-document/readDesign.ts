@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { describeIssue, type DocumentIssue } from './issue';
+import { textFault, valueFault } from './boundsOfInput';
 import { migrate } from './migrations/migrations';
 import { type Records, recordsSchema } from './records/recordKinds';
 import { type Design, DESIGN_FORMAT, DESIGN_VERSION, designSchema } from './schema/design';
@@ -23,14 +24,23 @@ const refuse = (path: string, message: string): ReadResult => ({
 
 /** Reads a design from text. Nothing is half read: either the whole document is valid or none of it is taken. */
 export function readDesignText(text: string): ReadResult {
+  const fault = textFault(text);
+  if (fault) return refuse(fault.path, fault.message);
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return refuse('/', `This is not a JSON file (${detail}). Choose a design that was exported as JSON.`);
+    return refuse('/', `This is not a JSON file${whereTorn(text, error)}. Choose a design that was exported as JSON.`);
   }
   return readDesign(raw);
+}
+
+/** Where a text stops being JSON, as far as the parser tells. */
+function whereTorn(text: string, error: unknown): string {
+  const message = error instanceof Error ? error.message : '';
+  if (/end of JSON/i.test(message)) return ': it breaks off at its end';
+  const at = /position (\d+)/.exec(message)?.[1];
+  return at === undefined ? '' : `: it is torn on line ${text.slice(0, Number(at)).split('\n').length}`;
 }
 
 /** Checks a parsed value, migrating older versions first. */
@@ -38,6 +48,8 @@ export function readDesign(raw: unknown): ReadResult {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
     return refuse('/', 'The file holds no design: a JSON object is expected.');
   }
+  const fault = valueFault(raw);
+  if (fault) return refuse(fault.path, fault.message);
   const { format, version } = raw as { format?: unknown; version?: unknown };
   if (format !== DESIGN_FORMAT) {
     return refuse('/format', `must be "${DESIGN_FORMAT}": this file is something else.`);
@@ -61,8 +73,10 @@ export function readDesign(raw: unknown): ReadResult {
   return {
     ok: false,
     issues: [
-      ...(parsed.error?.issues ?? []).map(describeIssue),
-      ...(records.error?.issues ?? []).map((issue) => describeIssue({ ...issue, path: ['records', ...issue.path] })),
+      ...(parsed.error?.issues ?? []).map((issue) => describeIssue(issue, designSchema)),
+      ...(records.error?.issues ?? []).map((issue) =>
+        describeIssue({ ...issue, path: ['records', ...issue.path] }, recordsSchema),
+      ),
     ],
   };
 }

@@ -97,7 +97,8 @@ export function washoutForInboardStall(
 
 /** Lift coefficient at which each lifting surface would stall first, were the others to hold: the smallest leads. */
 export function stallOrder(strips: readonly StallStrip[]): Record<string, number> {
-  const order: Record<string, number> = {};
-  for (const { surface, lift, limit } of strips) order[surface] = Math.min(order[surface] ?? Infinity, limit - lift);
-  return order;
+  const order = new Map<string, number>();
+  for (const { surface, lift, limit } of strips)
+    order.set(surface, Math.min(order.get(surface) ?? Infinity, limit - lift));
+  return Object.fromEntries(order);
 }

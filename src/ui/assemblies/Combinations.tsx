@@ -17,7 +17,7 @@ interface CombinationsProps {
 /** What may hang at each assembly's place, and what every combination comes to. */
 export function Combinations({ design, shared }: CombinationsProps) {
   const dispatch = useAppDispatch();
-  const [chosen, setChosen] = useState<Readonly<Record<string, readonly string[]>>>({});
+  const [chosen, setChosen] = useState<ReadonlyMap<string, readonly string[]>>(new Map());
   const [results, setResults] = useState<readonly CombinationResult[]>([]);
   const [asked, setAsked] = useState<readonly Slot[] | null>(null);
   const [left, setLeft] = useState(0);
@@ -26,7 +26,7 @@ export function Combinations({ design, shared }: CombinationsProps) {
   const slots: Slot[] = candidates
     .map(({ assembly, choices }) => ({
       assembly: assembly.id,
-      choices: choices.filter(({ sharedId }) => chosen[assembly.id]?.includes(sharedId)),
+      choices: choices.filter(({ sharedId }) => chosen.get(assembly.id)?.includes(sharedId)),
     }))
     .filter(({ choices }) => choices.length > 0);
   const count = slots.length === 0 ? 0 : combinationsOf(design, slots).length;
@@ -59,8 +59,8 @@ export function Combinations({ design, shared }: CombinationsProps) {
             key={assembly.id}
             legend={`In the place of ${assembly.name}`}
             options={choices.map(({ sharedId, name }) => [sharedId, name] as const)}
-            chosen={chosen[assembly.id] ?? []}
-            onChange={(next) => setChosen({ ...chosen, [assembly.id]: next })}
+            chosen={chosen.get(assembly.id) ?? []}
+            onChange={(next) => setChosen(new Map([...chosen, [assembly.id, next]]))}
           />
         ))}
       <div className="mt-1.5 flex items-center gap-2">

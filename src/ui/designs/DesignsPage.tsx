@@ -47,7 +47,7 @@ export function DesignsPage() {
   const importFiles = async (files: readonly File[]) => {
     const refused: Refusal[] = [];
     for (const file of files) {
-      const outcome = await told(`${file.name} was not imported`, () => importFile(designs, file));
+      const outcome = await told(`${file.name} was not imported`, () => importFile({ session, designs }, file));
       if (outcome === null) continue;
       if (!outcome.ok) {
         refused.push({ file: file.name, issues: outcome.issues });

@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Words } from '@/core/1-base/words/phrase';
+import { asGrown } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { branchFrom, compareWith, dropRevision, keepRevision, type RevisionHead } from '@/store/revisions';
@@ -15,10 +16,9 @@ const PAGE = 50;
 
 /** Revisions with what grew from each, in the order in which they were kept. */
 function asTree(revisions: readonly RevisionHead[]): [RevisionHead, number][] {
-  const known = new Set(revisions.map(({ id }) => id));
   const grownFrom = new Map<string, RevisionHead[]>();
-  for (const revision of revisions) {
-    const parent = revision.parent !== undefined && known.has(revision.parent) ? revision.parent : '';
+  for (const revision of asGrown(revisions)) {
+    const parent = revision.parent ?? '';
     grownFrom.set(parent, [...(grownFrom.get(parent) ?? []), revision]);
   }
   const below = (parent: string, depth: number): [RevisionHead, number][] =>

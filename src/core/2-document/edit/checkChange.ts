@@ -25,7 +25,7 @@ export function checkChange(before: Design, after: Design): Checked {
     if (list.issues.length > 0) issues.push(...list.issues);
     else checked[key] = reconcile(before[key], list.value);
   }
-  if (issues.length > 0) return { ok: false, issues: issues.map(describeIssue) };
+  if (issues.length > 0) return { ok: false, issues: issues.map((issue) => describeIssue(issue, designSchema)) };
   const design = { ...after, ...checked } as Design;
   const references = referenceIssues(design);
   return references.length > 0 ? { ok: false, issues: references } : { ok: true, design };

@@ -155,6 +155,33 @@ const LISTS = Object.fromEntries(
   ]),
 ) as unknown as Shape;
 
+interface Grown {
+  readonly id: string;
+  readonly parent?: string;
+}
+
+/** Revisions grow from one another as a tree: every parent is there, and none grew from itself. */
+function reportParents(revisions: readonly Grown[], report: (index: number, message: string) => void): void {
+  const parents = new Map(revisions.map(({ id, parent }) => [id, parent]));
+  revisions.forEach(({ id, parent }, index) => {
+    if (parent === undefined) return;
+    if (!parents.has(parent)) return report(index, `points to "${parent}", which is not among the revisions`);
+    const passed = new Set<string>();
+    for (let above: string | undefined = parent; above !== undefined; above = parents.get(above)) {
+      if (above === id) return report(index, `"${id}" would have grown from itself: take one parent out`);
+      if (passed.has(above)) return;
+      passed.add(above);
+    }
+  });
+}
+
+/** Revisions whose parents form a tree: what points nowhere or in a circle grew from nothing. */
+export function asGrown<Revision extends Grown>(revisions: readonly Revision[]): Revision[] {
+  const loose = new Set<number>();
+  reportParents(revisions, (index) => loose.add(index));
+  return revisions.map((revision, index) => (loose.has(index) ? { ...revision, parent: undefined } : revision));
+}
+
 /** Records as they lie in a file beside the design. */
 export const recordsSchema = z
   .strictObject(LISTS)
@@ -167,5 +194,8 @@ export const recordsSchema = z
         seen.add(id);
       });
     }
+    reportParents(records.revisions, (index, message) =>
+      context.addIssue({ code: 'custom', path: ['revisions', index, 'parent'], message }),
+    );
   })
   .meta({ description: 'What happened to the design: outside the drawing and its undo' });

@@ -62,15 +62,22 @@ type UnitOf<Unit extends string> = Unit extends '' ? '1' : Unit;
 /** The number carries its unit in its type. */
 type Bounded<Name extends LimitName> = z.ZodType<In<UnitOf<(typeof LIMITS)[Name]['unit']>>, number>;
 
+/** The number that a text was meant to be. */
+function asNumber(input: unknown): string {
+  const value = typeof input === 'string' && input.trim() !== '' ? Number(input.replace(',', '.')) : NaN;
+  return Number.isFinite(value) ? `: write ${value} without quotes` : '';
+}
+
 /** A finite number within a named limit; its description carries the unit. */
 export function bounded<Name extends LimitName>(name: Name, description: string): Bounded<Name> {
   const range = LIMITS[name];
   const message = limitSentence(range);
+  const suffix = range.unit === '' ? '' : ` ${range.unit}`;
   const unit = range.unit === '' ? 'fraction or pure number' : range.unit;
   return z
-    .number({ error: `must be a number (${unit})` })
-    .min(range.minimum, { error: message })
-    .max(range.maximum, { error: message })
+    .number({ error: ({ input }) => `must be a number (${unit})${asNumber(input)}` })
+    .min(range.minimum, { error: `${message}; the nearest is ${range.minimum}${suffix}` })
+    .max(range.maximum, { error: `${message}; the nearest is ${range.maximum}${suffix}` })
     .meta({ description: `${description} [${unit}]` }) as unknown as Bounded<Name>;
 }
 

@@ -6,11 +6,13 @@ interface Named {
 
 /** The parts of a design that point to one another; loose on purpose, the schema types the rest. */
 interface Referring {
-  surfaces: (Named & { controls: Named[]; construction?: { material: string } })[];
+  surfaces: (Named & { controls: Named[]; spars: Named[]; construction?: { material: string } })[];
   bodies: (Named & { construction?: { material: string } })[];
   materials: Named[];
   massItems: (Named & { attachment: { kind: string; body?: string } })[];
   propulsion: Named[];
+  dragItems: Named[];
+  wheels: Named[];
   mixes: { terms: { control: string }[] }[];
   tolerances: { field: string }[];
   assemblies: (Named & {
@@ -23,7 +25,16 @@ interface Referring {
 
 export type Report = (path: (string | number)[], message: string) => void;
 
-const REFERRED_LISTS = ['surfaces', 'bodies', 'materials', 'massItems', 'propulsion', 'assemblies'] as const;
+const NAMED_LISTS = [
+  'surfaces',
+  'bodies',
+  'materials',
+  'massItems',
+  'propulsion',
+  'dragItems',
+  'wheels',
+  'assemblies',
+] as const;
 
 function reportDuplicates(list: readonly Named[], path: (string | number)[], report: Report): void {
   const seen = new Set<string>();
@@ -35,9 +46,10 @@ function reportDuplicates(list: readonly Named[], path: (string | number)[], rep
 
 /** Names are unique in their list, and whatever is pointed to exists. */
 export function checkReferences(design: Referring, report: Report): void {
-  for (const list of REFERRED_LISTS) reportDuplicates(design[list], [list], report);
+  for (const list of NAMED_LISTS) reportDuplicates(design[list], [list], report);
   const controls = design.surfaces.flatMap((surface) => surface.controls);
   reportDuplicates(controls, ['surfaces'], (_, message) => report(['surfaces'], `control ${message}`));
+  design.surfaces.forEach(({ spars }, index) => reportDuplicates(spars, ['surfaces', index, 'spars'], report));
 
   const names = {
     surfaces: new Set(design.surfaces.map(({ id }) => id)),

@@ -8,7 +8,7 @@ export const rearStallsFirst = makeRule(
   { id: 'rearStallsFirst', stage: 'wing', source: 'Critical section on both wings' },
   (design, { stall }) => {
     const lifting = design.surfaces
-      .filter(({ id }) => stall.liftLeft[id] !== undefined)
+      .filter(({ id }) => Object.hasOwn(stall.liftLeft, id))
       .sort((a, b) => a.position.x - b.position.x);
     const [front, ...others] = lifting;
     const rear = others.at(-1);
