@@ -30,7 +30,8 @@ module.exports = {
     forbid('words-stand-on-the-core', '^src/words', '^src/(workers|store|storage|files|ui)'),
     forbid('store-knows-no-interface', '^src/(store|storage|files|workers)', '^src/ui'),
     forbid('storage-knows-no-store', '^src/(storage|files)', '^src/store'),
-    forbid('workers-know-only-core', '^src/workers', '^src/(store|storage|files|ui)'),
+    forbid('workers-know-core-and-files', '^src/workers', '^src/(store|storage|ui)'),
+    forbid('files-know-only-core', '^src/files', '^src/(store|storage|workers|ui)'),
     forbid('demo-is-data', '^demo', '^src/(store|storage|ui|workers)'),
   ],
   options: {

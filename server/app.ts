@@ -1,10 +1,13 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 
 const A_YEAR = 31_536_000_000;
+
+/** Where a server says that it is one of ours. */
+export const ABOUT = '/about.json';
 
 /** Serves the built app: strict policy, compression, long caching of hashed files only. */
 export function createApp(appFolder: string): Express {
@@ -36,6 +39,9 @@ export function createApp(appFolder: string): Express {
     }),
   );
   app.use(compression());
+  app.get(ABOUT, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').json({ app: 'inclinar' });
+  });
   app.use(
     '/assets',
     express.static(join(appFolder, 'assets'), {
@@ -54,5 +60,25 @@ export function createApp(appFolder: string): Express {
     }
     response.set('Cache-Control', 'no-cache').sendFile(page);
   });
+  app.use((_request, response) => {
+    response.status(404).type('text').send('There is nothing here.');
+  });
+  app.use(sayLittle);
   return app;
 }
+
+const WORDS: Readonly<Record<number, string>> = {
+  400: 'This address cannot be read.',
+  403: 'This may not be read.',
+  404: 'There is nothing here.',
+};
+
+/** A fault as a sentence: neither stack nor path of this machine is anybody's business. */
+const sayLittle: ErrorRequestHandler = (error: { status?: unknown }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = typeof error.status === 'number' && error.status >= 400 && error.status < 600 ? error.status : 500;
+  response
+    .status(status)
+    .type('text')
+    .send(WORDS[status] ?? 'The server could not answer. Load the page again.');
+};

@@ -1,27 +1,41 @@
 import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
-import { parseArgs } from 'node:util';
 import { createApp } from './app';
-import { listenOn } from './listen';
+import { isOursAt, listenOn, NoPortError } from './listen';
+import { HELP, readArguments } from './readArguments';
 
-const DEFAULT_PORT = 4173;
+const say = (text: string): void => void process.stdout.write(`${text}\n`);
 
-function wantedPort(): number {
-  const { values } = parseArgs({
-    options: { port: { type: 'string', short: 'p' } },
-    strict: false,
-  });
-  const text = values.port ?? process.env['PORT'] ?? String(DEFAULT_PORT);
-  const port = Number(text);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) {
-    process.stderr.write(`The port must be a whole number from 0 to 65535, not "${String(text)}".\n`);
-    process.exit(2);
-  }
-  return port;
+/** A sentence on standard error, and status 2. */
+function refuse(because: string): never {
+  process.stderr.write(`${because}\n`);
+  process.exit(2);
 }
 
-const appFolder = fileURLToPath(new URL('../app', import.meta.url));
-const server = createServer(createApp(appFolder));
-const port = await listenOn(server, wantedPort());
-process.stdout.write(`Inclinar is ready: http://127.0.0.1:${port}\n`);
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
+async function serve(wanted: number): Promise<void> {
+  if (wanted !== 0 && (await isOursAt(wanted))) {
+    say(`Inclinar runs already: http://127.0.0.1:${wanted}`);
+    say(
+      'No second one was started: browsers keep designs by address, and those made there would not be seen elsewhere.',
+    );
+    say('One with a storage of its own can be started with --port and another number.');
+    return;
+  }
+  const server = createServer(createApp(fileURLToPath(new URL('../app', import.meta.url))));
+  const port = await listenOn(server, wanted).catch((error: unknown) =>
+    refuse(error instanceof NoPortError ? error.message : 'No port could be opened. Give another one with --port.'),
+  );
+  if (wanted !== 0 && port !== wanted) {
+    say(`Port ${wanted} is taken by another program, so Inclinar is at port ${port}.`);
+    say(
+      'Browsers keep designs by address: those made at another port are not seen here. Export them there and import them here.',
+    );
+  }
+  say(`Inclinar is ready: http://127.0.0.1:${port}`);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
+}
+
+const asked = readArguments(process.argv.slice(2), process.env);
+if (asked.kind === 'refused') refuse(asked.because);
+else if (asked.kind === 'help') process.stdout.write(HELP);
+else await serve(asked.port);

@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { createApp } from './app';
-import { listenOn } from './listen';
+import { isOursAt, listenOn, NoPortError } from './listen';
+import { readArguments } from './readArguments';
 
 const folder = mkdtempSync(join(tmpdir(), 'inclinar-app-'));
 const servers: Server[] = [];
@@ -68,4 +69,58 @@ test('an app that is not built says what to do', async () => {
   const answer = await fetch(`http://127.0.0.1:${port}/`);
   expect(answer.status).toBe(503);
   expect(await answer.text()).toMatch(/npm start/);
+});
+
+test('no answer tells a stack or a path of this machine', async () => {
+  for (const path of ['/assets/none.js', '/%E0%A4%A', '/assets/%00', '/assets/..%2f..%2fpackage.json', '/assets']) {
+    const answer = await fetch(address + path);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    const text = await answer.text();
+    expect(text).toMatch(/^[A-Z][^<]*\.$/);
+    expect(text).not.toMatch(/node_modules|Error|\bat |\/tmp|\.ts/);
+  }
+  const posted = await fetch(`${address}/`, { method: 'POST', body: 'x' });
+  expect([posted.status, await posted.text()]).toEqual([404, 'There is nothing here.']);
+});
+
+test('a server of ours is known from another program', async () => {
+  const ours = await serve(folder);
+  expect(await isOursAt(ours)).toBe(true);
+  const other = createServer((_request, response) => response.end('hello'));
+  servers.push(other);
+  const theirs = await listenOn(other, 0);
+  expect(await isOursAt(theirs)).toBe(false);
+  expect(await isOursAt(1)).toBe(false);
+});
+
+test('where no port can be had it says what to do', async () => {
+  const last = await serve(folder, 65535);
+  expect(last).toBe(65535);
+  await expect(serve(folder, 65535)).rejects.toThrow(NoPortError);
+  await expect(serve(folder, 65535)).rejects.toThrow(/No port from 65535 to 65535 is free/);
+});
+
+test.each([
+  [['--port', '8080'], { kind: 'serve', port: 8080 }],
+  [['-p', '0'], { kind: 'serve', port: 0 }],
+  [['--port=81'], { kind: 'serve', port: 81 }],
+  [[], { kind: 'serve', port: 4173 }],
+  [['--help'], { kind: 'help' }],
+  [['--port'], { kind: 'refused', because: expect.stringMatching(/--port needs a number behind it/) }],
+  [['-p'], { kind: 'refused', because: expect.stringMatching(/-p needs a number/) }],
+  [['--port', '--help'], { kind: 'refused', because: expect.stringMatching(/needs a number/) }],
+  [
+    ['--port', 'eighty'],
+    { kind: 'refused', because: expect.stringMatching(/whole number from 0 to 65535, not “eighty”/) },
+  ],
+  [['--port', '70000'], { kind: 'refused', because: expect.stringMatching(/70000/) }],
+  [['--prot', '80'], { kind: 'refused', because: expect.stringMatching(/no option --prot/) }],
+  [['open'], { kind: 'refused', because: expect.stringMatching(/“open” was not understood/) }],
+])('%j', (args, wanted) => {
+  expect(readArguments(args, {})).toEqual(wanted);
+});
+
+test('the port of the environment counts, and a wrong one is refused', () => {
+  expect(readArguments([], { PORT: '99' })).toEqual({ kind: 'serve', port: 99 });
+  expect(readArguments([], { PORT: '' })).toMatchObject({ kind: 'refused' });
 });

@@ -71,8 +71,8 @@ const isZip = (start: Uint8Array): boolean => start[0] === 0x50 && start[1] === 
 /** Why a file is not even loaded; null when its size is one that a design may have. */
 export async function fileFault(file: Blob): Promise<Extract<FileResult, { ok: false }> | null> {
   const start = new Uint8Array(await file.slice(0, 4).arrayBuffer());
-  const most = isZip(start) ? MOST_ZIP_BYTES : MOST_BYTES;
-  return file.size > most ? refused('/', `The file is larger than ${most / 1e6} MB: this is not a design.`) : null;
+  const [most, inWords] = isZip(start) ? [MOST_ZIP_BYTES, '250 MB'] : [MOST_BYTES, '20 MB'];
+  return file.size > most ? refused('/', `The file is larger than ${inWords}: this is not a design.`) : null;
 }
 
 /** Reads the bytes of a file. All or nothing. */

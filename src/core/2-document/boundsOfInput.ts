@@ -1,7 +1,7 @@
 import type { DocumentIssue } from './issue';
 
 /** Most that is read at all: a design of thousands of flights is far below it. */
-export const MOST_CHARACTERS = 20_000_000;
+const MOST_CHARACTERS = 20_000_000;
 const DEEPEST = 50;
 /** No list of the format is longer. */
 const LONGEST_LIST = 5000;
@@ -14,7 +14,7 @@ const CLOSING = new Set([']', '}'].map((mark) => mark.charCodeAt(0)));
 /** Why a text is not even looked at: its size, or how deep it is nested. Read once from end to end, nothing is built. */
 export function textFault(text: string): DocumentIssue | null {
   if (text.length > MOST_CHARACTERS)
-    return { path: '/', message: `is larger than ${MOST_CHARACTERS / 1e6} MB: this is not a design.` };
+    return { path: '/', message: 'is larger than 20 MB: this is not a design.' };
   let depth = 0;
   let line = 1;
   let isText = false;
