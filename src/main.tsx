@@ -53,7 +53,15 @@ document.addEventListener('visibilitychange', () => {
 
 async function start(): Promise<void> {
   const root = createRoot(document.getElementById('root')!);
-  const patience = setTimeout(() => root.render(<Waiting what="" patience={0} />), STORAGE_ANSWERS_WITHIN);
+  const patience = setTimeout(
+    () =>
+      root.render(
+        <main>
+          <Waiting what="" patience={0} />
+        </main>,
+      ),
+    STORAGE_ANSWERS_WITHIN,
+  );
   try {
     await designs.seedOnce(DEMO_NAMES.map(demoFile));
     await session.loadSettings();

@@ -13,8 +13,7 @@ const CLOSING = new Set([']', '}'].map((mark) => mark.charCodeAt(0)));
 
 /** Why a text is not even looked at: its size, or how deep it is nested. Read once from end to end, nothing is built. */
 export function textFault(text: string): DocumentIssue | null {
-  if (text.length > MOST_CHARACTERS)
-    return { path: '/', message: 'is larger than 20 MB: this is not a design.' };
+  if (text.length > MOST_CHARACTERS) return { path: '/', message: 'is larger than 20 MB: this is not a design.' };
   let depth = 0;
   let line = 1;
   let isText = false;

@@ -40,7 +40,7 @@ export function BalanceBeam() {
     return { from: xMin, to: xMax, scale, u: (millimetres) => SIDE + (millimetres - xMin) * scale };
   }, [width, xMin, xMax]);
   return (
-    <div className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet contain-strict">
+    <section aria-label="Balance" className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet contain-strict">
       <div className="w-[248px] shrink-0 border-r border-rule px-3 py-2">
         <PacedProvider>
           <Verdict />
@@ -65,7 +65,7 @@ export function BalanceBeam() {
           </svg>
         )}
       </div>
-    </div>
+    </section>
   );
 }
 

@@ -10,6 +10,7 @@ import { isUnreadable } from '@/storage/readStored';
 import { useSurroundings } from '../surroundings';
 import { Button } from '../shell/buttons';
 import { FaultBoundary } from '../shell/FaultBoundary';
+import { SkipLink } from '../shell/SkipLink';
 import { told } from '../shell/told';
 import { UnitsSwitch } from '../shell/UnitsSwitch';
 import { Waiting } from '../shell/Waiting';
@@ -95,6 +96,7 @@ export function DesignsPage() {
       onDragLeave={(event) => event.currentTarget === event.target && setOver(false)}
       onDrop={drop}
     >
+      <SkipLink to="designs">Skip to the designs</SkipLink>
       <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
         <img src="/icon.svg" alt="" className="size-6" />
         <p className="font-semibold">Inclinar</p>
@@ -136,7 +138,7 @@ export function DesignsPage() {
         {list?.length === 0 && (
           <p className="mt-6 text-faint">No designs yet. Start a new one, or drop an exported design file here.</p>
         )}
-        <ul className="mt-4 divide-y divide-rule border-y border-rule">
+        <ul id="designs" tabIndex={-1} className="mt-4 divide-y divide-rule border-y border-rule">
           {list?.map((entry) => (
             <FaultBoundary key={entry.id} place="A design of the list">
               {isUnreadable(entry) ? (

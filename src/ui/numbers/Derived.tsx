@@ -3,6 +3,7 @@ import { formatValue } from '@/words/formatQuantity';
 import type { Words } from '@/core/1-base/words/phrase';
 import type { Working } from '@/core/6-groups/working';
 import { useAppSelector } from '@/store/hooks';
+import { layer } from '../shell/layer';
 import { Say } from './Say';
 
 /** A computed number that opens to its working: formula, values, source, range, band. */
@@ -39,7 +40,7 @@ export function Derived({ id, label, why, beside }: DerivedProps) {
           {beside !== undefined && <span className="font-normal text-faint">{beside}</span>}
         </Popover.Trigger>
       </div>
-      <Popover.Portal>
+      <Popover.Portal container={layer()}>
         <Popover.Content
           side="left"
           align="start"

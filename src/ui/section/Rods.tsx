@@ -1,6 +1,5 @@
 import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/3-shape/pattern/sparPlace';
@@ -11,8 +10,15 @@ import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { Menu, MenuEntry } from '../shell/Menu';
 import { useSet } from '../fields/useSet';
 import type { FieldOf } from '@/core/2-document/edit/field';
+
+const ADD = (
+  <Button>
+    <Plus size={14} aria-hidden="true" /> Add
+  </Button>
+);
 
 /** Rods and spars of a surface: where they run, what they weigh, and how they wander through the chord. */
 export function Rods({ surface }: { readonly surface: Surface }) {
@@ -21,30 +27,17 @@ export function Rods({ surface }: { readonly surface: Surface }) {
     <Section
       title="Rods through the chord"
       aside={
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger asChild>
-            <Button>
-              <Plus size={14} aria-hidden="true" /> Add
-            </Button>
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              className="z-40 border border-graphite bg-sheet py-1 text-sm shadow-lg"
-              align="end"
-              sideOffset={4}
+        <Menu trigger={ADD} align="end">
+          {ROD_STOCK.map((stock) => (
+            <MenuEntry
+              key={stock.name}
+              onSelect={() => dispatch(addSpar(surface.id, stock))}
+              aside={`${stock.linearDensity} g/m`}
             >
-              {ROD_STOCK.map((stock) => (
-                <DropdownMenu.Item
-                  key={stock.name}
-                  className="flex cursor-pointer justify-between gap-4 px-3 py-1 data-[highlighted]:bg-soft"
-                  onSelect={() => dispatch(addSpar(surface.id, stock))}
-                >
-                  {stock.name} <span className="text-faint">{stock.linearDensity} g/m</span>
-                </DropdownMenu.Item>
-              ))}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+              {stock.name}
+            </MenuEntry>
+          ))}
+        </Menu>
       }
     >
       {surface.spars.length === 0 && (

@@ -7,6 +7,7 @@ import type { StageEntry } from '../stages/stage';
 import { FaultBoundary } from './FaultBoundary';
 import { Header } from './Header';
 import { PacedProvider } from './PacedProvider';
+import { SkipLink } from './SkipLink';
 import { StageList } from './StageList';
 
 interface OpenDesignProps {
@@ -26,6 +27,7 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
   }, [name]);
   return (
     <div className="flex h-full flex-col">
+      <SkipLink to="numbers">Skip to the numbers</SkipLink>
       <MarkDefinitions />
       <PacedProvider>
         <Header />
@@ -42,7 +44,7 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
         </main>
         <PacedProvider>
           <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule contain-strict will-change-transform">
-            <section aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+            <section id="numbers" aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
               <FaultBoundary place={`The numbers of ${stage.title}`}>
                 <StageInputs key={stage.path} stage={stage} />
               </FaultBoundary>

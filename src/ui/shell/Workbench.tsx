@@ -53,7 +53,12 @@ export function Workbench() {
 
   if (opening?.kind === 'missing') return <Missing />;
   if (opening?.kind === 'unreadable') return <Unreadable {...opening} />;
-  if (!isOpen || openId !== id) return <Waiting what="Opening…" />;
+  if (!isOpen || openId !== id)
+    return (
+      <main>
+        <Waiting what="Opening…" />
+      </main>
+    );
   return (
     <>
       <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />

@@ -1,10 +1,10 @@
 import { Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { Design } from '@/core/2-document/schema/design';
 import type { AddedKind } from '@/core/8-sizing/planform/addSurface';
 import { addSurface } from '@/store/surfaces';
 import { useAppDispatch } from '@/store/hooks';
 import { Button } from '../shell/buttons';
+import { Menu, MenuEntry } from '../shell/Menu';
 
 const NAMES: Record<AddedKind, string> = {
   wing: 'Wing',
@@ -26,31 +26,18 @@ interface AddSurfaceProps {
 export function AddSurface({ design, kinds }: AddSurfaceProps) {
   const dispatch = useAppDispatch();
   const hasWing = design.surfaces.some(({ role }) => role === 'wing');
+  const trigger = (
+    <Button>
+      <Plus size={14} aria-hidden="true" /> Add a surface
+    </Button>
+  );
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button>
-          <Plus size={14} aria-hidden="true" /> Add a surface
-        </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          className="z-30 border border-graphite bg-sheet py-1 text-sm shadow-lg"
-          sideOffset={4}
-          align="start"
-        >
-          {kinds.map((kind) => (
-            <DropdownMenu.Item
-              key={kind}
-              disabled={!hasWing && kind !== 'wing'}
-              className="cursor-pointer px-3 py-1 data-[disabled]:text-faint data-[highlighted]:bg-soft"
-              onSelect={() => dispatch(addSurface(kind))}
-            >
-              {NAMES[kind]}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu trigger={trigger}>
+      {kinds.map((kind) => (
+        <MenuEntry key={kind} disabled={!hasWing && kind !== 'wing'} onSelect={() => dispatch(addSurface(kind))}>
+          {NAMES[kind]}
+        </MenuEntry>
+      ))}
+    </Menu>
   );
 }

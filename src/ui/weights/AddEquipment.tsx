@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import { EQUIPMENT, type Equipment } from '@/core/2-document/catalogue/library';
 import { formatMass } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { addItem } from '@/store/weights';
 import type { DrawerEntry } from '@/store/settingsSlice';
 import { Button } from '../shell/buttons';
+import { Menu, MenuEntry, MenuGroup } from '../shell/Menu';
 
 const CATEGORIES: readonly (readonly [Equipment['category'], string])[] = [
   ['motor', 'Motors'],
@@ -19,42 +19,30 @@ const CATEGORIES: readonly (readonly [Equipment['category'], string])[] = [
   ['ballast', 'Ballast'],
 ];
 
-const MENU = 'z-40 max-h-96 overflow-y-auto border border-graphite bg-sheet py-1 text-sm shadow-lg';
-const LABEL = 'px-3 pt-1.5 text-xs text-faint uppercase tracking-wide';
-const ENTRY = 'flex cursor-pointer justify-between gap-4 px-3 py-1 data-[highlighted]:bg-soft';
-
 /** A generic size, something from the own drawer, or an empty line. */
 export function AddEquipment() {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const drawer = useAppSelector((state) => state.settings.drawer);
   const entry = (part: Equipment | DrawerEntry) => (
-    <DropdownMenu.Item key={part.name} className={ENTRY} onSelect={() => dispatch(addItem(part))}>
-      {part.name} <span className="text-faint">{formatMass(part.mass, units)}</span>
-    </DropdownMenu.Item>
+    <MenuEntry key={part.name} onSelect={() => dispatch(addItem(part))} aside={formatMass(part.mass, units)}>
+      {part.name}
+    </MenuEntry>
+  );
+  const trigger = (
+    <Button>
+      <Plus size={14} aria-hidden="true" /> Add equipment
+    </Button>
   );
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button>
-          <Plus size={14} aria-hidden="true" /> Add equipment
-        </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className={MENU} sideOffset={4} align="end">
-          <DropdownMenu.Item className={ENTRY} onSelect={() => dispatch(addItem(null))}>
-            Empty line
-          </DropdownMenu.Item>
-          {drawer.length > 0 && <DropdownMenu.Label className={LABEL}>My drawer</DropdownMenu.Label>}
-          {drawer.map(entry)}
-          {CATEGORIES.map(([category, words]) => (
-            <DropdownMenu.Group key={category}>
-              <DropdownMenu.Label className={LABEL}>{words}</DropdownMenu.Label>
-              {EQUIPMENT.filter((part) => part.category === category).map(entry)}
-            </DropdownMenu.Group>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu trigger={trigger} align="end">
+      <MenuEntry onSelect={() => dispatch(addItem(null))}>Empty line</MenuEntry>
+      {drawer.length > 0 && <MenuGroup title="My drawer">{drawer.map(entry)}</MenuGroup>}
+      {CATEGORIES.map(([category, words]) => (
+        <MenuGroup key={category} title={words}>
+          {EQUIPMENT.filter((part) => part.category === category).map(entry)}
+        </MenuGroup>
+      ))}
+    </Menu>
   );
 }
