@@ -125,8 +125,8 @@ test('a stored row that is no design stands aside; the others open', async ({ pa
     () =>
       new Promise<void>((resolve, reject) => {
         const asked = indexedDB.open('inclinar');
-        asked.onerror = () => reject(asked.error);
-        asked.onsuccess = () => {
+        asked.addEventListener('error', () => reject(asked.error));
+        asked.addEventListener('success', () => {
           const work = asked.result.transaction('designs', 'readwrite');
           const now = Date.now();
           const times = { generation: 1, createdAt: now, updatedAt: now, deletedAt: 0 };
@@ -134,11 +134,11 @@ test('a stored row that is no design stands aside; the others open', async ({ pa
             .objectStore('designs')
             .put({ ...times, id: 'torn', name: 'Torn', design: { format: 'inclinar-design' } });
           work.objectStore('designs').put({ id: 'stray', name: 'Stray', design: 7 });
-          work.oncomplete = () => {
+          work.addEventListener('complete', () => {
             asked.result.close();
             resolve();
-          };
-        };
+          });
+        });
       }),
   );
   await page.goto('/');

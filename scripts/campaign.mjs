@@ -1,6 +1,7 @@
-// npm run campaign [-- TIMES]: the made-up cases of the unit tests many times over, from a seed of its own that is printed.
+// npm run campaign [-- TIMES]: an attack. Made-up aircraft and broken files many times over, from a seed of its own that is printed;
+// then a browser that is killed again and again, full storages, clashing tabs, dead workers.
 import { spawnSync } from 'node:child_process';
-import { ensureInstalled } from './steps.mjs';
+import { CHROMIUM, ensureBuilt, ensureChromium, ensureInstalled } from './steps.mjs';
 
 const times = Number(process.argv[2] ?? 25);
 if (!Number.isInteger(times) || times < 1) {
@@ -9,9 +10,32 @@ if (!Number.isInteger(times) || times < 1) {
 }
 const seed = process.env.SEED ?? String(Date.now() % 2 ** 31);
 ensureInstalled();
+
+/** @returns whether it went well */
+function run(title, args, env) {
+  process.stdout.write(`\n== ${title}\n`);
+  return spawnSync(process.execPath, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+}
+
 process.stdout.write(`${times} times the cases, seed ${seed} (SEED=${seed} runs them again)\n`);
-const { status } = spawnSync(process.execPath, ['node_modules/vitest/vitest.mjs', 'run', '--project', 'core'], {
-  stdio: 'inherit',
-  env: { ...process.env, CAMPAIGN: String(times), SEED: seed },
+const madeUp = run('made-up cases', ['node_modules/vitest/vitest.mjs', 'run', '--project', 'core'], {
+  CAMPAIGN: String(times),
+  SEED: seed,
 });
-process.exit(status ?? 1);
+if (!ensureChromium()) process.exit(1);
+ensureBuilt('app');
+ensureBuilt('node');
+const kills = String(Math.max(1, Math.round((20 * times) / 25)));
+const browser = run(
+  `${kills} kills of a browser, faults of storage and workers`,
+  [
+    'node_modules/@playwright/test/cli.js',
+    'test',
+    'kills',
+    'lost',
+    '-g',
+    'killed|full storage|clash|removed|stored row|never answers',
+  ],
+  { KILLS: kills, CHROMIUM_PATH: CHROMIUM },
+);
+process.exit(madeUp && browser ? 0 : 1);

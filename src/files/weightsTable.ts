@@ -71,6 +71,9 @@ const NAMES: Record<string, Column> = {
 const NUMBERS = ['mass_g', 'weighed_g', 'x_mm', 'y_mm', 'z_mm'] as const;
 type NumberColumn = (typeof NUMBERS)[number];
 
+/** Two hundred rows are far below it. */
+const MOST_CHARACTERS = 500_000;
+
 /** Two parts of one name are told apart by their place, within what is written of it [mm]. */
 const SAME_PLACE = 0.06;
 
@@ -94,6 +97,8 @@ type Target = { readonly board: Part } | { readonly item: number | null } | { re
  * nothing; the message names line and column.
  */
 export function readWeights(design: Design, text: string): WeightsRead {
+  if (text.length > MOST_CHARACTERS)
+    return { ok: false, message: 'That is more than any table of weights: paste the rows only.' };
   const parsed = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
   const [head, ...rows] = parsed.data;
   if (!head || rows.length === 0)

@@ -1,6 +1,7 @@
 import { Dexie } from 'dexie';
 import { NO_RECORDS, type Records } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
+import { isSharedParts } from '@/core/2-document/assembly/sharedParts';
 import type { InclinarDatabase, StoredDesign, StoredParts } from './database';
 import { hasRecords, isUnreadable, type ListedDesign, storedReader } from './readStored';
 import { type Pictures, recordStore } from './recordStore';
@@ -148,7 +149,9 @@ export function designStore(database: InclinarDatabase) {
           await add(design, { records: seen ?? NO_RECORDS });
       }),
     records,
-    sharedParts: (): Promise<StoredParts[]> => sharedParts.orderBy('kind').toArray(),
+    /** Shared parts as they are now; a row that holds none is left where it lies. */
+    sharedParts: async (): Promise<StoredParts[]> =>
+      (await sharedParts.orderBy('kind').toArray()).filter(({ parts }) => isSharedParts(parts)),
     removeSharedParts: (id: string): Promise<void> => sharedParts.delete(id),
     readSetting: async (key: string): Promise<unknown> => (await settings.get(key))?.value,
     /** Changes a setting as it lies there now, which another tab may have changed; the answer is what lies there then. */

@@ -4,11 +4,14 @@ import { toast } from 'sonner';
 import type { Words } from '@/core/1-base/words/phrase';
 import { asGrown } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
+import { storageFault } from '@/storage/storageFault';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { branchFrom, compareWith, dropRevision, keepRevision, type RevisionHead } from '@/store/revisions';
 import { Say } from '../numbers/Say';
+import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
+import { told } from '../shell/told';
 import { Comparison } from './Comparison';
 
 /** Rows shown at first, and how many more each time. */
@@ -36,9 +39,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
   const [fault, setFault] = useState<Words | null>(null);
   const usual = `State ${revisions.length + 1}`;
   const attempt = async (work: Promise<{ readonly message: Words } | null>) => {
-    const outcome = await work.catch((error: unknown) => ({
-      message: error instanceof Error ? error.message : String(error),
-    }));
+    const outcome = await work.catch((error: unknown) => ({ message: `${storageFault(error)}.` }));
     setFault(outcome?.message ?? null);
     return outcome === null;
   };
@@ -46,9 +47,10 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
     if (await attempt(dispatch(keepRevision(name.trim() || usual)))) setName('');
   };
   const takeOut = async (revision: RevisionHead) => {
-    const putBack = await dispatch(dropRevision(revision.id));
+    const putBack = await told(`${revision.name} was not taken out`, () => dispatch(dropRevision(revision.id)));
+    if (!putBack) return;
     toast(`${revision.name} was taken out of the record.`, {
-      action: { label: 'Undo', onClick: () => void putBack() },
+      action: { label: 'Undo', onClick: () => void told(`${revision.name} was not put back`, putBack) },
     });
   };
   const tree = asTree(revisions);
@@ -123,6 +125,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
           </li>
         ))}
       </ul>
+      <UnreadableRecords kind="revisions" />
       {tree.length > shown && (
         <Button className="mt-2" onClick={() => setShown(shown + PAGE)}>
           Show {Math.min(PAGE, tree.length - shown)} more

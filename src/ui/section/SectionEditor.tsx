@@ -23,6 +23,9 @@ interface SectionEditorProps {
   readonly station: number;
 }
 
+/** The points of a contour take a few kilobytes. */
+const MOST_CONTOUR_BYTES = 500_000;
+
 /** How the sections of a surface are built, all stations alike or one by itself, and what follows from it. */
 export function SectionEditor({ surface, station }: SectionEditorProps) {
   const dispatch = useAppDispatch();
@@ -57,7 +60,10 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
   };
   const importContour = async (file: File | undefined) => {
     if (!file) return;
-    const read = readCoordinates(await file.text());
+    const read =
+      file.size > MOST_CONTOUR_BYTES
+        ? ({ ok: false, message: 'It is larger than 500 kB: no contour is.' } as const)
+        : readCoordinates(await file.text());
     setFault(read.ok ? null : `${file.name} was not taken. ${read.message}`);
     if (read.ok)
       dispatch(

@@ -9,8 +9,10 @@ import { decimal } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
+import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
+import { told } from '../shell/told';
 
 /** What trial folds of one board showed. */
 export function useFoldsOf(material: string | undefined): readonly TrialFold[] {
@@ -22,14 +24,17 @@ export function TrialFolds({ material }: { readonly material: Material }) {
   const dispatch = useAppDispatch();
   const folds = useFoldsOf(material.id);
   const takeOut = async (fold: TrialFold) => {
-    const putBack = await dispatch(dropTrialFold(fold.id));
-    toast('The trial fold was taken out.', { action: { label: 'Undo', onClick: () => void putBack() } });
+    const putBack = await told('The trial fold was not taken out', () => dispatch(dropTrialFold(fold.id)));
+    if (!putBack) return;
+    toast('The trial fold was taken out.', {
+      action: { label: 'Undo', onClick: () => void told('The trial fold was not put back', putBack) },
+    });
   };
   return (
     <Section
       title="Trial folds of this board"
       aside={
-        <Button onClick={() => void dispatch(addTrialFold(material.id))}>
+        <Button onClick={() => void told('No trial fold was added', () => dispatch(addTrialFold(material.id)))}>
           <Plus size={14} aria-hidden="true" /> Add
         </Button>
       }
@@ -43,7 +48,7 @@ export function TrialFolds({ material }: { readonly material: Material }) {
       <ul className="space-y-1.5">
         {folds.map((fold, index) => {
           const change = (part: Parameters<typeof changeTrialFold>[1]) => {
-            void dispatch(changeTrialFold(fold, part));
+            void told('The trial fold was not changed', () => dispatch(changeTrialFold(fold, part)));
             return null;
           };
           return (
@@ -86,6 +91,7 @@ export function TrialFolds({ material }: { readonly material: Material }) {
           );
         })}
       </ul>
+      <UnreadableRecords kind="trialFolds" />
       {folds.length > 0 && (
         <p className="mt-1 text-[13px] text-faint">
           Scored inside, this board takes {decimal(bendCorrection(folds, 'inner') * Math.PI, 1)} mm more for half a

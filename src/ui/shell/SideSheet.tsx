@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Button } from './buttons';
+import { FaultBoundary } from './FaultBoundary';
 
 interface SideSheetProps {
   readonly title: string;
@@ -31,7 +32,7 @@ export function SideSheet({ title, icon, count, children }: SideSheetProps) {
               <Button look="quiet">Close</Button>
             </Dialog.Close>
           </div>
-          {children}
+          <FaultBoundary place={title}>{children}</FaultBoundary>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -1,5 +1,6 @@
+import { z } from 'zod';
 import type { Body, MassItem, Material, Propulsion } from '../schema/airframe';
-import type { Design } from '../schema/design';
+import { type Design, LIST_MEMBERS } from '../schema/design';
 import type { Surface } from '../schema/surface';
 
 export type Assembly = Design['assemblies'][number];
@@ -17,6 +18,16 @@ export interface SharedParts {
   readonly propulsion: readonly Propulsion[];
   readonly materials: readonly Material[];
 }
+
+const MEMBERS = ['surfaces', 'bodies', 'massItems', 'propulsion', 'materials'] as const;
+
+/** Whether something is a set of parts, each as the document wants it. */
+export const isSharedParts = (value: unknown): value is SharedParts =>
+  typeof value === 'object' &&
+  value !== null &&
+  MEMBERS.every(
+    (list) => z.array(LIST_MEMBERS[list].member).safeParse((value as Record<string, unknown>)[list]).success,
+  );
 
 interface Point {
   readonly x: number;
