@@ -71,3 +71,38 @@ test('a picture, a broken file and a huge one are refused in words', async () =>
     issues: [{ message: expect.stringMatching(/larger than 20 MB/) }],
   });
 });
+
+test('a large design is written so that it can be read again, and one that could not is not taken', async () => {
+  const flights = (count: number, note: string) => ({
+    ...whole().records,
+    photos: [],
+    flights: Array.from({ length: count }, (_, index) => ({
+      id: `flight${index}`,
+      at: '2026-05-04T10:00:00Z',
+      trims: [],
+      changed: '',
+      verdict: 'unknown' as const,
+      notes: note,
+    })),
+  });
+  const design = demoDesign('lagoon-postman');
+  const large = designText({ design, records: flights(4900, 'x'.repeat(3840)) });
+  expect(large).not.toContain('\n');
+  expect((await readDesignFile(file(large))).ok).toBe(true);
+  const bare = {
+    format: 'inclinar-design',
+    version: 2,
+    name: 'x',
+    records: {
+      flights: Array.from({ length: 5000 }, (_, index) => ({
+        id: `f${index}`,
+        at: '2026-05-04T10:00:00Z',
+        notes: 'x'.repeat(3880),
+      })),
+    },
+  };
+  expect(await readDesignFile(file(JSON.stringify(bare)))).toMatchObject({
+    ok: false,
+    issues: [{ message: expect.stringMatching(/larger than 20 MB: take records out/) }],
+  });
+});

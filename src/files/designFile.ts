@@ -5,6 +5,8 @@ import type { Design } from '@/core/2-document/schema/design';
 
 /** Largest file that is read; a design of thousands of flights is far below it [bytes]. */
 const MOST_BYTES = 20_000_000;
+/** The same as text, with room for letters that take several bytes [characters]. */
+const MOST_TEXT = 19_500_000;
 /** With pictures it may be larger [bytes]. */
 const MOST_ZIP_BYTES = 250_000_000;
 const DOCUMENT = 'design.json';
@@ -29,7 +31,9 @@ export function designText({ design, records }: DesignFile): string {
     RECORD_NAMES.flatMap((kind) => (records && records[kind].length > 0 ? [[kind, records[kind]]] : [])),
   );
   const whole = Object.keys(kept).length > 0 ? { ...design, records: kept } : design;
-  return `${JSON.stringify(whole, null, 2)}\n`;
+  const text = `${JSON.stringify(whole, null, 2)}\n`;
+  // What is too large to be read again is written without the blanks that make it easy to read.
+  return text.length > MOST_TEXT ? JSON.stringify(whole) : text;
 }
 
 /** What is saved: plain JSON, or a zip of it and its pictures where there are any. */
@@ -77,7 +81,10 @@ export async function fileFault(file: Blob): Promise<Extract<FileResult, { ok: f
 
 /** Reads the bytes of a file. All or nothing. */
 export const readDesignBytes = (bytes: Uint8Array): FileResult =>
-  isZip(bytes) ? readZip(bytes) : withPictures(readDesignText(strFromU8(withoutMark(bytes))), new Map());
+  isZip(bytes) ? readZip(bytes) : readText(withoutMark(bytes), new Map());
+
+const readText = (bytes: Uint8Array, pictures: Pictures): FileResult =>
+  thatCanBeWritten(withPictures(readDesignText(strFromU8(bytes)), pictures), bytes.length);
 
 /** Some editors write a mark before the text that says how it is encoded. */
 const withoutMark = (bytes: Uint8Array): Uint8Array =>
@@ -108,7 +115,13 @@ function readZip(bytes: Uint8Array): FileResult {
       name.startsWith(PICTURES) ? [[name.slice(PICTURES.length), new Uint8Array(entry)] as const] : [],
     ),
   );
-  return withPictures(readDesignText(strFromU8(document)), pictures);
+  return readText(document, pictures);
+}
+
+/** What is taken must be small enough to be written and read again, with everything that the file left out. */
+function thatCanBeWritten(read: FileResult, length: number): FileResult {
+  if (!read.ok || length < MOST_TEXT / 3 || designText(read).length <= MOST_TEXT) return read;
+  return refused('/', 'With everything that it leaves out the design is larger than 20 MB: take records out of it.');
 }
 
 /** Photos and pictures must be the same: a photo without its picture is half a record. */

@@ -4,6 +4,7 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { DesignsPage } from './designs/DesignsPage';
+import { keepFocus } from './shell/keepFocus';
 import { Workbench } from './shell/Workbench';
 import { type Surroundings, SurroundingsContext } from './surroundings';
 
@@ -15,6 +16,7 @@ const router = createBrowserRouter([
 ]);
 
 export function App({ session, designs }: Surroundings) {
+  useEffect(() => keepFocus(document), []);
   // What another tab put in the drawer is in this one's too.
   const settings = useLiveQuery(() => designs.readSetting('settings'));
   useEffect(() => {

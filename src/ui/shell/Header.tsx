@@ -40,7 +40,6 @@ export function Header() {
       <span aria-hidden="true" className="text-rule">
         /
       </span>
-      <h1 className="sr-only">{design.name}</h1>
       <TextField
         label="Name of the design"
         hideLabel

@@ -27,6 +27,9 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
   }, [name]);
   return (
     <div className="flex h-full flex-col">
+      <h1 className="sr-only" tabIndex={-1}>
+        {name}
+      </h1>
       <SkipLink to="numbers">Skip to the numbers</SkipLink>
       <MarkDefinitions />
       <PacedProvider>
