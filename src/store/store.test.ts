@@ -408,9 +408,13 @@ describe('two tabs', () => {
   });
 
   test('a state that cannot be kept is not replaced', async () => {
+    let isFull = true;
     const full: DesignStore = {
       ...designs,
-      records: { ...designs.records, put: () => Promise.reject(new Error('no room')) },
+      records: {
+        ...designs.records,
+        put: (...input) => (isFull ? Promise.reject(new Error('no room')) : designs.records.put(...input)),
+      },
     };
     const other = makeStore({ designs: full, jobs: direct, tell: (text) => words.push(text) });
     await other.open(id);
@@ -422,6 +426,10 @@ describe('two tabs', () => {
     expect(await other.resolveConflict('theirs')).toBeNull();
     expect(other.store.getState().document.present!.surfaces[0]!.incidence).toBe(7);
     expect(words.at(-1)).toMatch(/could not be kept.*Export it/);
+    // When there is space it is kept by itself.
+    isFull = false;
+    await vi.waitFor(() => expect(other.wouldLose()).toBe(false), 4000);
+    expect(await revisions()).toHaveLength(1);
   });
 
   test('removed in one and edited in the other it comes back, with a word', async () => {

@@ -20,6 +20,9 @@ export type Opening =
   | { readonly kind: 'missing' }
   | { readonly kind: 'unreadable'; readonly name: string; readonly issues: readonly DocumentIssue[] };
 
+/** A losing state that could not be kept is tried again after so long [ms]. */
+const KEEP_AGAIN_AFTER = 2000;
+
 /** One bench: the store, computed and saved as it changes, and opening, following and mending what other tabs did. */
 export function makeStore(services: Services) {
   const { store, listeners } = reduxStore(services);
@@ -31,6 +34,7 @@ export function makeStore(services: Services) {
   const leftBehind = new Map<string, Autosave>();
   /** The state of this tab that lost against another one, kept among the revisions at once. */
   let aside: { readonly opened: Promise<SetAside>; isKept: boolean } | null = null;
+  let isLossTold = false;
 
   listeners.startListening({
     predicate: (action, now, before) => {
@@ -101,11 +105,21 @@ export function makeStore(services: Services) {
       return true;
     } catch (error) {
       if (saver === autosave) store.dispatch(saveChanged({ state: 'conflict' }));
-      tell(`Your state could not be kept among the revisions: ${storageFault(error)}. Export it before you go on.`);
+      if (!isLossTold)
+        tell(`Your state could not be kept among the revisions: ${storageFault(error)}. Export it before you go on.`);
+      isLossTold = true;
+      aside = null;
+      setTimeout(() => void keepUnkept(id, saver), KEEP_AGAIN_AFTER);
       return false;
     } finally {
       listLeftBehind();
     }
+  };
+
+  /** Once more, when there may be space. */
+  const keepUnkept = async (id: string, saver: Autosave) => {
+    const mine = saver.unsaved();
+    if (mine && saver.isHeld() && saver === autosave && !aside?.isKept) await keepAside(id, mine, saver);
   };
 
   const leave = async () => {
@@ -114,6 +128,7 @@ export function makeStore(services: Services) {
     await saver?.flush();
     autosave = null;
     aside = null;
+    isLossTold = false;
     if (saver && id !== null && saver.hasUnsaved() && !saver.isHeld()) {
       leftBehind.set(id, saver);
       listLeftBehind();

@@ -26,7 +26,7 @@ export function App({ session, designs }: Surroundings) {
     <SurroundingsContext value={{ session, designs }}>
       <Provider store={session.store}>
         <RouterProvider router={router} />
-        <Toaster position="bottom-left" toastOptions={{ duration: 10_000 }} />
+        <Toaster position="bottom-left" toastOptions={{ duration: 10_000, style: { fontFamily: 'inherit' } }} />
       </Provider>
     </SurroundingsContext>
   );

@@ -64,23 +64,27 @@ export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCa
 }
 
 /**
- * A strip turns at most so many times the lift that a section by itself has at
- * the steepest angle that any panel meets. Sound aircraft stay below 1; a strip
- * along which the tip vortex of another surface passes may reach 2.
+ * A strip carries at most so many times what the deepest section of the
+ * aircraft carries by itself at the steepest angle that any panel meets. Sound
+ * aircraft stay below 1; a narrow strip along which the tip vortex of a deep
+ * surface passes may reach 2 against its own chord, never against the deepest.
  */
-const MOST_GAIN = 2.5;
+const MOST_GAIN = 2;
 
-/** c_l = 2ΣΓ/(Vc) of every strip against 2π times the steepest angle. @throws NoFlowError */
+/** ΣΓ of every strip against π c V times the steepest angle. @throws NoFlowError */
 function expectBelievable(lattice: Lattice, right: Float64Array, circulation: Float64Array): void {
   let steepest = 0;
   for (const value of right) steepest = Math.max(steepest, Math.abs(value));
+  let deepest = 0;
+  for (const { m } of lattice.strips) deepest = Math.max(deepest, m.chord);
+  const most = MOST_GAIN * Math.PI * deepest * steepest;
   const { count } = lattice.cells;
-  lattice.strips.forEach(({ m }, strip) => {
+  for (let strip = 0; strip < lattice.strips.length; strip++) {
     let sum = 0;
     for (let k = 0; k < count; k++) sum += circulation[strip * count + k]!;
     // Written so that what is no number is caught as well.
-    if (!(Math.abs(sum) <= MOST_GAIN * Math.PI * m.chord * steepest)) throw noFlowAt(lattice, strip * count);
-  });
+    if (!(Math.abs(sum) <= most)) throw noFlowAt(lattice, strip * count);
+  }
 }
 
 /** Solves a case that depends on nothing but the lattice and what `key` says, or takes it from before. */

@@ -56,7 +56,8 @@ export function Header() {
       <IconButton label="Redo" icon={<Redo2 size={17} />} disabled={!canRedo} onClick={() => dispatch(redone())} />
       <p
         role="status"
-        className={`text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`}
+        title={saveDetail ?? undefined}
+        className={`line-clamp-2 min-w-0 text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`}
         data-testid="save-state"
       >
         {SAVE_WORDS[save]}
@@ -64,8 +65,12 @@ export function Header() {
       </p>
       {save === 'failed' && (
         <>
-          <Button onClick={() => void session.flush()}>Try again</Button>
-          <Button onClick={() => void takeOut()}>Export now</Button>
+          <Button className="shrink-0 whitespace-nowrap" onClick={() => void session.flush()}>
+            Try again
+          </Button>
+          <Button className="shrink-0 whitespace-nowrap" onClick={() => void takeOut()}>
+            Export now
+          </Button>
         </>
       )}
       <div className="ml-auto flex items-center gap-3">
