@@ -1,3 +1,4 @@
+import { decimal } from '@/words/formatQuantity';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { shimFor } from '@/core/6-groups/rigging/shim';
 import { formatLength } from '@/words/formatQuantity';
@@ -68,7 +69,7 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
             </div>
             {Math.abs(error) >= 0.1 && (
               <p className="mt-0.5 text-[13px] text-caution">
-                Built {Math.abs(error).toFixed(1)}° too far nose {error > 0 ? 'up' : 'down'}:{' '}
+                Built {decimal(Math.abs(error), 1)}° too far nose {error > 0 ? 'up' : 'down'}:{' '}
                 {formatLength(shim.thickness, units)} under the {shim.edge} edge brings it back.
               </p>
             )}

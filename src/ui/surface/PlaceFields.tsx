@@ -1,3 +1,4 @@
+import { decimal } from '@/words/formatQuantity';
 import { isWing } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
 import { Trash2 } from 'lucide-react';
@@ -83,7 +84,7 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
           />
           <div className="col-span-2">
             <Fact label="Gap over chord">
-              {(Math.abs(surface.position.z - other.position.z) / surface.stations[0]!.chord).toFixed(2)} of{' '}
+              {decimal(Math.abs(surface.position.z - other.position.z) / surface.stations[0]!.chord, 2)} of{' '}
               {formatLength(surface.stations[0]!.chord, units, 0)}
             </Fact>
           </div>

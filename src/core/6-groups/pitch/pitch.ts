@@ -49,13 +49,14 @@ export const pitch = numbersGroup(keys, {
     const zero = zeroLift(model, about);
     const staticMargin = weighed ? (slopes.neutralPoint - about[0]) / prepared.reference.meanChord : null;
     const withoutBands = isWithoutBands(solution);
+    const band = withoutBands ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0;
     return {
       liftSlope: slopes.liftSlope,
       zeroLiftAlpha: zero.alpha,
       momentSlope: slopes.momentSlope,
       zeroLiftMoment: zero.moment,
       neutralPoint: slopes.neutralPoint,
-      neutralPointBand: withoutBands ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0,
+      neutralPointBand: band,
       neutralPointWithoutTail: withoutTail ? about[0] - withoutTail.moment[1] / withoutTail.force[2] : null,
       staticMargin,
       manoeuvreMargin:
@@ -77,7 +78,13 @@ export const pitch = numbersGroup(keys, {
       momentReference: about,
       reasons: {
         ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
-        ...(withoutBands ? { neutralPointBand: 'It is computed when the drag ends.' } : {}),
+        ...(band === null
+          ? {
+              neutralPointBand: withoutBands
+                ? 'It is computed when the drag ends.'
+                : 'Surfaces lie too close together.',
+            }
+          : {}),
         ...(receiver ? {} : { downwash: ONE_SURFACE, downwashSlope: ONE_SURFACE }),
         ...(weighed
           ? {}

@@ -1,5 +1,6 @@
 import { metres, plain, say, type Words } from '@/core/1-base/words/phrase';
 import { type AeroModel, longitudinal } from '@/core/5-aero/aeroModel';
+import { downwashReceiver, meanDownwash } from '@/core/5-aero/downwash';
 import { NoFlowError } from '@/core/5-aero/noFlow';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { integratePlanforms, referenceSurfaces } from '@/core/3-shape/geometry/planform';
@@ -36,6 +37,7 @@ const BEYOND_THE_ENDS = 1;
  * breaks this is not believed. @throws NoFlowError
  */
 export function expectSoundPitch({ placed, reference }: Prepared, model: AeroModel): void {
+  expectSoundWash(model);
   const at = (alpha: number) => longitudinal(model.loadAt(alpha, 0, ORIGIN), alpha, reference);
   const [less, more] = [at(-STEP), at(STEP)];
   const slope = (more.lift - less.lift) / (2 * STEP);
@@ -53,6 +55,18 @@ export function expectSoundPitch({ placed, reference }: Prepared, model: AeroMod
     throw new NoFlowError(
       say`The neutral point comes out ${metres(neutral)} from the datum, where there is no aircraft (it reaches from ${metres(nose)} to ${metres(tail)}): a body or a propeller far larger than the surfaces, or surfaces that cross one another. Look at their sizes and places.`,
     );
+}
+
+/** The air behind or beside a wing turns by less than the wing itself. */
+const MOST_DOWNWASH = 1.02;
+
+/** @throws NoFlowError when a surface would meet air that is turned by more than what turns it */
+function expectSoundWash({ lattice, matrices, rising }: AeroModel): void {
+  const receiver = downwashReceiver(lattice);
+  if (!receiver || !(meanDownwash(matrices, receiver, rising) > MOST_DOWNWASH)) return;
+  throw new NoFlowError(
+    say`The air that meets the ${receiver.name} comes out turned by more than the wing that turns it: two surfaces lie in one another or nearly so. Move one of them up or down by a centimetre, or fore or aft until they do not overlap.`,
+  );
 }
 
 const ORIGIN: Vector3 = [0, 0, 0];
