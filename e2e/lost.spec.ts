@@ -166,6 +166,25 @@ test('a storage that never answers gives a page that says so', async ({ page }) 
   await expectAccessible(page);
 });
 
+test('a storage that fails while a design is open gives a way on, not a stack', async ({ page }) => {
+  await page.addInitScript(() => {
+    const { get } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.get = function (this: IDBObjectStore, ...input: Parameters<typeof get>) {
+      if ((window as unknown as { isBroken?: boolean }).isBroken) throw new DOMException('gone', 'InvalidStateError');
+      return get.apply(this, input);
+    };
+  });
+  await page.goto('/');
+  const link = page.getByRole('link', { name: 'Lagoon Postman', exact: true });
+  await expect(link).toBeVisible();
+  await page.evaluate(() => void ((window as unknown as { isBroken: boolean }).isBroken = true));
+  await link.click();
+  await expect(page.getByText(/the browser closed its storage\. Load the page again/).first()).toBeVisible();
+  await expect(page.locator('body')).not.toContainText(/\bat .*\.js|Unexpected Application Error/);
+  await page.reload();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+});
+
 test('a file of twenty megabytes is read and written without holding up the page', async ({ page }, info) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Lagoon Postman', exact: true })).toBeVisible();

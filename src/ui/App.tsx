@@ -5,13 +5,14 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { DesignsPage } from './designs/DesignsPage';
 import { keepFocus } from './shell/keepFocus';
+import { PageFault } from './shell/PageFault';
 import { Workbench } from './shell/Workbench';
 import { type Surroundings, SurroundingsContext } from './surroundings';
 
 const router = createBrowserRouter([
-  { path: '/', element: <DesignsPage /> },
+  { path: '/', element: <DesignsPage />, errorElement: <PageFault /> },
   { path: '/design/:id', element: <Navigate to="wing" replace /> },
-  { path: '/design/:id/:stage', element: <Workbench /> },
+  { path: '/design/:id/:stage', element: <Workbench />, errorElement: <PageFault /> },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
 
