@@ -97,7 +97,7 @@ describe('rigging', () => {
     }
     // 2° over 140 mm of chord: 4.9 mm.
     await waitFor(() =>
-      expect(document.body.textContent).toMatch(/Built 2\.0° too far nose down: 4\.9 mm under the leading edge/),
+      expect(document.body.textContent).toMatch(/Built 2° too far nose down: 4\.9 mm under the leading edge/),
     );
     await waitFor(() => expect(analysis().rigging.handsOffLift!).toBeGreaterThan(before + 0.2));
   });

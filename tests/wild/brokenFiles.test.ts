@@ -177,6 +177,12 @@ describe('bounds of what is read', () => {
     ],
     ['nothing where a name is', '{"format":"inclinar-design","version":2}', '/name', /is missing: a text is expected/],
     [
+      'a name that is none',
+      `${head},"wheels":[{"id":"2 räder","position":{}}]}`,
+      '/wheels/0/id',
+      /must start with a letter.*the nearest is "rader"/,
+    ],
+    [
       'two wheels of one name',
       `${head},"wheels":[{"id":"a","position":{}},{"id":"a","position":{}}]}`,
       '/wheels/1/id',

@@ -9,6 +9,7 @@ import { TextField } from '../fields/TextField';
 import { Button, IconButton } from './buttons';
 import { useSurroundings } from '../surroundings';
 import { exportDesign } from './exportDesign';
+import { SkipLink } from './SkipLink';
 import { UnitsSwitch } from './UnitsSwitch';
 import { told } from './told';
 import { HISTORY_LIMIT, redone, undone } from '@/store/documentSlice';
@@ -33,6 +34,10 @@ export function Header() {
   const isFull = useAppSelector((state) => state.document.past.length >= HISTORY_LIMIT);
   return (
     <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
+      <h1 className="sr-only" tabIndex={-1}>
+        {design.name}
+      </h1>
+      <SkipLink to="numbers">Skip to the numbers</SkipLink>
       <Link to="/" className="flex items-center gap-2 font-semibold">
         <img src="/icon.svg" alt="" className="size-6" />
         Inclinar

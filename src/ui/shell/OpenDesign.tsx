@@ -7,7 +7,6 @@ import type { StageEntry } from '../stages/stage';
 import { FaultBoundary } from './FaultBoundary';
 import { Header } from './Header';
 import { PacedProvider } from './PacedProvider';
-import { SkipLink } from './SkipLink';
 import { StageList } from './StageList';
 
 interface OpenDesignProps {
@@ -27,10 +26,6 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
   }, [name]);
   return (
     <div className="flex h-full flex-col">
-      <h1 className="sr-only" tabIndex={-1}>
-        {name}
-      </h1>
-      <SkipLink to="numbers">Skip to the numbers</SkipLink>
       <MarkDefinitions />
       <PacedProvider>
         <Header />

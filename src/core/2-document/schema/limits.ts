@@ -81,12 +81,26 @@ export function bounded<Name extends LimitName>(name: Name, description: string)
     .meta({ description: `${description} [${unit}]` }) as unknown as Bounded<Name>;
 }
 
+const IDENTIFIER = /^[A-Za-z][A-Za-z0-9_-]{0,63}$/;
+
+/** The name that was probably meant by one that is none. */
+function nearestIdentifier(text: string): string {
+  const near = text
+    .normalize('NFKD')
+    .replaceAll(/[\u0300-\u036f]/g, '')
+    .replaceAll(/[^A-Za-z0-9_-]+/g, '-')
+    .replace(/^[^A-Za-z]+/, '')
+    .slice(0, 64);
+  return IDENTIFIER.test(near) ? `; the nearest is "${near}"` : '';
+}
+
 /** A short name that other parts of the document point to. */
 export const identifier = (description: string) =>
   z
     .string()
-    .regex(/^[A-Za-z][A-Za-z0-9_-]{0,63}$/, {
-      error: 'must start with a letter and hold only letters, digits, "-" and "_" (64 at most)',
+    .regex(IDENTIFIER, {
+      error: ({ input }) =>
+        `must start with a letter and hold only letters, digits, "-" and "_" (64 at most)${nearestIdentifier(String(input))}`,
     })
     .meta({ description });
 
