@@ -426,7 +426,10 @@ describe('two tabs', () => {
     expect(await other.resolveConflict('theirs')).toBeNull();
     expect(other.store.getState().document.present!.surfaces[0]!.incidence).toBe(7);
     expect(words.at(-1)).toMatch(/could not be kept.*Export it/);
-    // When there is space it is kept by itself.
+    // Left all the same it is listed, and when there is space it is kept by itself.
+    await other.open(null);
+    expect(other.store.getState().session.unsaved).toMatchObject([{ id, detail: 'no room' }]);
+    expect(other.leftBehind(id)!.surfaces[0]!.incidence).toBe(7);
     isFull = false;
     await vi.waitFor(() => expect(other.wouldLose()).toBe(false), 4000);
     expect(await revisions()).toHaveLength(1);

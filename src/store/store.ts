@@ -2,16 +2,15 @@ import { isAnyOf } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
 import { fileFault, type FileResult } from '@/files/designFile';
 import type { DocumentIssue } from '@/core/2-document/readDesign';
-import { type Autosave, createAutosave } from '@/storage/autosave';
 import { isUnreadable } from '@/storage/readStored';
 import { storageFault } from '@/storage/storageFault';
 import { analysisCleared } from './analysisSlice';
 import { computing } from './computing';
 import { documentFollowed, documentOpened } from './documentSlice';
 import { reduxStore, type RootState, type Services } from './reduxStore';
-import { dragEnded, saveChanged, sessionOpened, unsavedChanged } from './sessionSlice';
+import { saving } from './saving';
+import { dragEnded, sessionOpened } from './sessionSlice';
 import { followSettings, keepsSettings } from './settings';
-import { setAside, type SetAside } from './setAside';
 import { sizingCleared } from './sizingSlice';
 
 /** What opening a design came to. */
@@ -20,21 +19,13 @@ export type Opening =
   | { readonly kind: 'missing' }
   | { readonly kind: 'unreadable'; readonly name: string; readonly issues: readonly DocumentIssue[] };
 
-/** A losing state that could not be kept is tried again after so long [ms]. */
-const KEEP_AGAIN_AFTER = 2000;
-
 /** One bench: the store, computed and saved as it changes, and opening, following and mending what other tabs did. */
 export function makeStore(services: Services) {
   const { store, listeners } = reduxStore(services);
   const { designs } = services;
   const tell = (text: string) => services.tell?.(text);
   const { ask, retryRemedies } = computing(store, services.jobs);
-  let autosave: Autosave | null = null;
-  /** Designs that were left before they could be saved: they are tried until they are. */
-  const leftBehind = new Map<string, Autosave>();
-  /** The state of this tab that lost against another one, kept among the revisions at once. */
-  let aside: { readonly opened: Promise<SetAside>; isKept: boolean } | null = null;
-  let isLossTold = false;
+  const saves = saving(store, designs, tell);
 
   listeners.startListening({
     predicate: (action, now, before) => {
@@ -46,7 +37,7 @@ export function makeStore(services: Services) {
       const { dragging } = store.getState().session;
       const isFromStorage = documentOpened.match(action) || documentFollowed.match(action);
       // A drag is saved when it ends: what is under way is not a state to come back to.
-      if (!isFromStorage && present && !dragging) autosave?.change(present);
+      if (!isFromStorage && present && !dragging) saves.change(present);
       ask();
     },
   });
@@ -62,82 +53,9 @@ export function makeStore(services: Services) {
     store.dispatch(documentOpened(design));
   };
 
-  const listLeftBehind = () =>
-    store.dispatch(
-      unsavedChanged(
-        [...leftBehind].map(([id, { unsaved }]) => ({
-          id,
-          name: unsaved()?.name ?? '',
-          detail: detailOf.get(id) ?? '',
-        })),
-      ),
-    );
-  const detailOf = new Map<string, string>();
-
-  const autosaveOf = (id: string, generation: number): Autosave => {
-    const saver: Autosave = createAutosave(designs, id, generation, {
-      onState: (state, detail) => {
-        if (detail !== undefined) detailOf.set(id, detail);
-        if (saver === autosave) store.dispatch(saveChanged({ state, detail }));
-        if (!leftBehind.has(id)) return;
-        if (state === 'saved') leftBehind.delete(id);
-        listLeftBehind();
-      },
-      onHeld: (mine) => void keepAside(id, mine, saver),
-      onBroughtBack: () =>
-        tell(`“${saver.unsaved()?.name ?? nameNow()}” had been removed elsewhere: your change brought it back.`),
-    });
-    return saver;
-  };
-  const nameNow = () => store.getState().document.present?.name ?? 'The design';
-
-  /** The losing state becomes a revision before anything else happens to it. */
-  const keepAside = async (id: string, mine: Design, saver: Autosave): Promise<boolean> => {
-    try {
-      aside ??= { opened: setAside(designs, id), isKept: false };
-      const mineOpened = aside;
-      const revision = await mineOpened.opened;
-      await revision.keep(mine);
-      mineOpened.isKept = true;
-      if (saver === autosave) store.dispatch(saveChanged({ state: 'conflict', detail: revision.name }));
-      // Left meanwhile: it is safe among the revisions, and nobody is there to choose.
-      else leftBehind.delete(id);
-      return true;
-    } catch (error) {
-      if (saver === autosave) store.dispatch(saveChanged({ state: 'conflict' }));
-      if (!isLossTold)
-        tell(`Your state could not be kept among the revisions: ${storageFault(error)}. Export it before you go on.`);
-      isLossTold = true;
-      aside = null;
-      setTimeout(() => void keepUnkept(id, saver), KEEP_AGAIN_AFTER);
-      return false;
-    } finally {
-      listLeftBehind();
-    }
-  };
-
-  /** Once more, when there may be space. */
-  const keepUnkept = async (id: string, saver: Autosave) => {
-    const mine = saver.unsaved();
-    if (mine && saver.isHeld() && saver === autosave && !aside?.isKept) await keepAside(id, mine, saver);
-  };
-
-  const leave = async () => {
-    const id = store.getState().session.id;
-    const saver = autosave;
-    await saver?.flush();
-    autosave = null;
-    aside = null;
-    isLossTold = false;
-    if (saver && id !== null && saver.hasUnsaved() && !saver.isHeld()) {
-      leftBehind.set(id, saver);
-      listLeftBehind();
-    }
-  };
-
   /** Opens a stored design, or closes the open one with null. */
   const open = async (id: string | null): Promise<Opening> => {
-    await leave();
+    await saves.leave();
     store.dispatch(analysisCleared());
     store.dispatch(sizingCleared());
     showDocument(null);
@@ -145,14 +63,10 @@ export function makeStore(services: Services) {
     if (id === null) return { kind: 'open' };
     const stored = await designs.load(id);
     if (store.getState().session.id !== id) return { kind: 'missing' };
-    const waiting = leftBehind.get(id);
     if (stored && isUnreadable(stored)) return { kind: 'unreadable', name: stored.name, issues: stored.issues };
-    if (!stored && !waiting) return { kind: 'missing' };
-    leftBehind.delete(id);
-    listLeftBehind();
-    autosave = waiting ?? autosaveOf(id, stored!.generation);
-    showDocument(waiting?.unsaved() ?? stored!.design);
-    if (waiting) void waiting.flush();
+    const design = saves.begin(id, stored);
+    if (!design) return { kind: 'missing' };
+    showDocument(design);
     return { kind: 'open' };
   };
 
@@ -161,22 +75,18 @@ export function makeStore(services: Services) {
     open,
     retryRemedies,
     /** Writes what is unsaved at once, as when the tab is hidden or space was made. */
-    flush: async () => {
-      await Promise.all([...(autosave ? [autosave] : []), ...leftBehind.values()].map((saver) => saver.flush()));
-    },
+    flush: saves.flush,
     /** True when leaving now would lose something: it could be saved neither as the design nor among its revisions. */
-    wouldLose: () =>
-      leftBehind.size > 0 ||
-      (autosave !== null && autosave.hasUnsaved() && (autosave.isHeld() ? !aside?.isKept : autosave.isFailing())),
+    wouldLose: saves.wouldLose,
     /** A design that was left unsaved, to be exported. */
-    leftBehind: (id: string): Design | null => leftBehind.get(id)?.unsaved() ?? null,
+    leftBehind: saves.leftBehind,
     /** Another tab saved a newer state: take it when nothing here is unsaved, else say so. */
     followOtherTabs: async (id: string, generation: number) => {
-      if (store.getState().session.id !== id || !autosave || generation <= autosave.generation()) return;
-      if (autosave.hasUnsaved()) return;
-      const saver = autosave;
+      const saver = saves.current();
+      if (store.getState().session.id !== id || !saver || generation <= saver.generation()) return;
+      if (saver.hasUnsaved()) return;
       const stored = await designs.load(id);
-      if (!stored || isUnreadable(stored) || saver !== autosave) return;
+      if (!stored || isUnreadable(stored) || saver !== saves.current()) return;
       if (saver.hasUnsaved() || stored.generation <= saver.generation()) return;
       saver.continueFrom(stored.generation);
       const steps = store.getState().document.past.length;
@@ -188,20 +98,20 @@ export function makeStore(services: Services) {
     resolveConflict: async (choice: 'theirs' | 'copy'): Promise<string | null> => {
       const { id } = store.getState().session;
       const mine = store.getState().document.present;
-      const saver = autosave;
+      const saver = saves.current();
       if (id === null || !mine || !saver) return null;
       if (choice === 'copy') {
         const copy = await designs.create({ ...mine, name: `${mine.name} (this tab)`.slice(0, 200) });
-        await (await aside?.opened)?.drop();
+        await saves.dropLosing();
         saver.continueFrom(saver.generation());
         await open(copy.id);
         return copy.id;
       }
-      if (!(await keepAside(id, mine, saver))) return null;
-      const { name } = await aside!.opened;
+      const kept = await saves.keepLosing(mine);
+      if (!kept) return null;
       saver.continueFrom(saver.generation());
       await open(id);
-      tell(`Your state is among the revisions as “${name}”.`);
+      tell(`Your state is among the revisions as “${kept.name}”.`);
       return id;
     },
     /** Reads a chosen file off this thread. @throws when it could not be read at all */
