@@ -60,6 +60,32 @@ test('workers that end are replaced: numbers and remedies go on', async ({ page 
   await expect(page.getByText(/computation failed/)).toHaveCount(0);
 });
 
+test('workers that hang are ended with a word, and the next edit is computed', async ({ page }) => {
+  await page.clock.install();
+  await openDesign(page, 'Reef Surveyor', 'Wing');
+  await expect(page.getByTestId('findings').getByRole('button').first()).toBeEnabled();
+  const before = await beamNumbers(page);
+  for (const worker of page.workers())
+    void worker
+      .evaluate(() => {
+        for (;;);
+      })
+      .catch(() => null);
+  const chord = field(page, 'root chord');
+  await chord.fill('230');
+  await chord.press('Enter');
+  await page.clock.fastForward(19_000);
+  await expect(page.getByText('A computation did not answer for long')).toHaveCount(0);
+  await page.clock.fastForward(2_000);
+  await expect(page.getByText('A computation did not answer for long').first()).toBeVisible();
+  await expect(page.getByText(/did not answer and was started anew/).first()).toBeVisible();
+  expect(await beamNumbers(page)).toEqual(before);
+  await chord.fill('240');
+  await chord.press('Enter');
+  await expect.poll(() => beamNumbers(page)).not.toEqual(before);
+  await expect(page.getByText(/did not answer and was started anew/)).toHaveCount(0);
+});
+
 test('a number opens to its working', async ({ page }) => {
   await openDesign(page, 'Lagoon Postman', 'Balance');
   for (const name of ['Neutral point', 'Centre of gravity', 'Static margin']) {

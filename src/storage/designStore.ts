@@ -5,6 +5,7 @@ import { isSharedParts } from '@/core/2-document/assembly/sharedParts';
 import type { InclinarDatabase, StoredDesign, StoredParts } from './database';
 import { hasRecords, isUnreadable, type ListedDesign, storedReader } from './readStored';
 import { type Pictures, recordStore } from './recordStore';
+import { settingsTable } from './settingsTable';
 import { followSharedChanges, welcomeSharedParts } from './sharedPartsTable';
 
 /** Outcome of a save: done, or someone else saved a newer state meanwhile. */
@@ -153,14 +154,7 @@ export function designStore(database: InclinarDatabase) {
     sharedParts: async (): Promise<StoredParts[]> =>
       (await sharedParts.orderBy('kind').toArray()).filter(({ parts }) => isSharedParts(parts)),
     removeSharedParts: (id: string): Promise<void> => sharedParts.delete(id),
-    readSetting: async (key: string): Promise<unknown> => (await settings.get(key))?.value,
-    /** Changes a setting as it lies there now, which another tab may have changed; the answer is what lies there then. */
-    changeSetting: (key: string, recipe: (value: unknown) => unknown): Promise<unknown> =>
-      database.transaction('rw', settings, async () => {
-        const value = recipe((await settings.get(key))?.value);
-        await settings.put({ key, value });
-        return value;
-      }),
+    ...settingsTable(database),
   };
 }
 

@@ -1,8 +1,11 @@
 import type { UnknownAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
 import type { DesignStore } from '@/storage/designStore';
 import type { AppStore } from './reduxStore';
 import {
+  drawerEntrySchema,
   keptInDrawer,
+  MOST_IN_DRAWER,
   type Settings,
   settingsLoaded,
   settingsSchema,
@@ -14,22 +17,50 @@ import {
 /** What is remembered beyond this visit. */
 export const keepsSettings = [unitsChanged, keptInDrawer, takenFromDrawer] as const;
 
-const readSettings = (value: unknown): Settings | null => settingsSchema.safeParse(value).data ?? null;
+const anyParts = z.object({
+  units: z.record(z.string(), z.unknown()).catch({}),
+  drawer: z.array(z.unknown()).catch([]),
+});
+
+/** The settings that lie there, or as much of them as can be read: one bad entry costs no other. */
+function readSettings(value: unknown): Settings {
+  const whole = settingsSchema.safeParse(value);
+  if (whole.success) return whole.data;
+  const initial = settingsSlice.getInitialState();
+  const { units, drawer } = anyParts.catch({ units: {}, drawer: [] }).parse(value);
+  const unit = settingsSchema.shape.units.shape;
+  return {
+    units: {
+      length: unit.length.catch(initial.units.length).parse(units['length']),
+      mass: unit.mass.catch(initial.units.mass).parse(units['mass']),
+      speed: unit.speed.catch(initial.units.speed).parse(units['speed']),
+    },
+    drawer: drawer.flatMap((entry) => drawerEntrySchema.safeParse(entry).data ?? []).slice(0, MOST_IN_DRAWER),
+  };
+}
+
+const isSound = (value: unknown): boolean => settingsSchema.safeParse(value).success;
 
 /**
  * Brings the store to the settings that lie in the browser. A change is made
  * to what lies there, not written over it: two tabs that each put something in
- * the drawer both find both. @throws when the storage takes nothing
+ * the drawer both find both. What cannot be read is laid aside, not lost.
+ * @throws when the storage takes nothing
  */
 export async function followSettings(store: AppStore, designs: DesignStore, change?: UnknownAction): Promise<void> {
   const here = store.getState().settings;
-  const there = change
-    ? await designs.changeSetting('settings', (value) => {
+  let there = await designs.readSetting('settings');
+  if (there === undefined && !change) return;
+  if (change || !isSound(there))
+    there = await designs.changeSetting(
+      'settings',
+      (value) => {
+        if (value === undefined) return here;
         const before = readSettings(value);
-        return before ? settingsSlice.reducer(before, change) : here;
-      })
-    : await designs.readSetting('settings');
+        return change ? settingsSlice.reducer(before, change) : before;
+      },
+      isSound,
+    );
   const settings = readSettings(there);
-  if (settings && JSON.stringify(settings) !== JSON.stringify(store.getState().settings))
-    store.dispatch(settingsLoaded(settings));
+  if (JSON.stringify(settings) !== JSON.stringify(store.getState().settings)) store.dispatch(settingsLoaded(settings));
 }

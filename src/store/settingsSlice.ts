@@ -3,17 +3,18 @@ import { z } from 'zod';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
 import { METRIC } from '@/words/formatQuantity';
 
+/** A thing of the drawer: equipment that the user has, as it was weighed. */
+export const drawerEntrySchema = massItemSchema.pick({ name: true, category: true, mass: true, size: true });
+
+export const MOST_IN_DRAWER = 200;
+
 export const settingsSchema = z.object({
   units: z.object({
     length: z.enum(['mm', 'in']),
     mass: z.enum(['g', 'oz']),
     speed: z.enum(['m/s', 'km/h', 'mph']),
   }),
-  /** Equipment that the user has, as it was weighed. */
-  drawer: z
-    .array(massItemSchema.pick({ name: true, category: true, mass: true, size: true }))
-    .max(200)
-    .default([]),
+  drawer: z.array(drawerEntrySchema).max(MOST_IN_DRAWER).default([]),
 });
 
 export type DrawerEntry = Settings['drawer'][number];
@@ -33,7 +34,7 @@ export const settingsSlice = createSlice({
     keptInDrawer: (state, { payload }: PayloadAction<DrawerEntry>) => {
       const known = state.drawer.findIndex(({ name }) => name === payload.name);
       if (known >= 0) state.drawer[known] = payload;
-      else if (state.drawer.length < 200) state.drawer.push(payload);
+      else if (state.drawer.length < MOST_IN_DRAWER) state.drawer.push(payload);
     },
     takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
       state.drawer = state.drawer.filter(({ name }) => name !== payload);

@@ -266,7 +266,7 @@ describe('first sizing', () => {
 });
 
 describe('settings and tabs', () => {
-  test('units are remembered; a broken setting is left aside', async () => {
+  test('units are remembered; a broken unit is the usual one', async () => {
     session.store.dispatch(unitsChanged({ length: 'in' }));
     await settle();
     const again = makeStore({ designs, jobs: direct });
@@ -276,6 +276,34 @@ describe('settings and tabs', () => {
     const third = makeStore({ designs, jobs: direct });
     await third.loadSettings();
     expect(third.store.getState().settings.units.length).toBe('mm');
+  });
+
+  test('settings that cannot be read to their end are read as far as they go, and all of them laid aside', async () => {
+    const servo = { name: 'Tern servo', category: 'servo', mass: 9 };
+    const lying = { units: { length: 'cubit', mass: 'oz' }, drawer: [servo, { name: 'Half' }, 7], colour: 'sea' };
+    const inDrawer = (tab: Session) => tab.store.getState().settings.drawer.map(({ name }) => name);
+    await designs.changeSetting('settings', () => lying);
+    const tab = makeStore({ designs, jobs: direct });
+    const another = makeStore({ designs, jobs: direct });
+    await Promise.all([tab.loadSettings(), another.loadSettings()]);
+    expect(tab.store.getState().settings.units).toEqual({ length: 'mm', mass: 'oz', speed: 'm/s' });
+    expect([inDrawer(tab), inDrawer(another)]).toEqual([['Tern servo'], ['Tern servo']]);
+    tab.store.dispatch(takenFromDrawer('Tern servo'));
+    await settle();
+    const [aside, ...more] = await designs.settingsAside();
+    expect([aside!.value, more]).toEqual([lying, []]);
+    const putBack = await designs.removeAside(aside!.key);
+    expect(await designs.settingsAside()).toEqual([]);
+    await putBack();
+    expect(await designs.settingsAside()).toEqual([aside]);
+  });
+
+  test.each([7, 'x', null, [], { units: [], drawer: {} }])('settings that are %j are laid aside', async (lying) => {
+    await designs.changeSetting('settings', () => lying);
+    session.store.dispatch(unitsChanged({ mass: 'oz' }));
+    await settle();
+    expect(session.store.getState().settings.units).toEqual({ length: 'mm', mass: 'oz', speed: 'm/s' });
+    expect((await designs.settingsAside()).map(({ value }) => value)).toEqual([lying]);
   });
 
   test('what two tabs put in the drawer is in both', async () => {

@@ -127,8 +127,14 @@ export function formatValue(value: number, unit: UnitKind, units: DisplayUnits):
 /** Below this a sixteenth of an inch is too coarse a word [mm]. */
 const FINE_LENGTH = 8;
 
-/** A number of a sentence: as many decimals as the sentence asks for, in metric and the like; inches as fractions. */
-export function formatAmount({ value, unit, digits }: Amount, units: DisplayUnits): string {
+/** A number of a sentence: as many decimals as the sentence asks for, in metric and the like; inches as fractions; a limit as one. */
+export function formatAmount(amount: Amount, units: DisplayUnits): string {
+  const text = amountText(amount, units);
+  if (!amount.beyond || Math.abs(amount.value) > MOST_SAID) return text;
+  return `${amount.value > 0 ? 'over' : 'under'} ${text}`;
+}
+
+function amountText({ value, unit, digits }: Amount, units: DisplayUnits): string {
   if (unit === 'length' && units.length === 'in') {
     const millimetres = millimetresFromMetres(value);
     return Math.abs(millimetres) < FINE_LENGTH && digits !== 0

@@ -1,36 +1,18 @@
 import { z } from 'zod';
-import type { UnitKind } from '@/core/1-base/units/unitKind';
+import { judged, mostOf } from '@/core/1-base/units/mostBelievable';
 import { meaningOf, partsOf } from './schemaParts';
 
-/**
+/*
  * The last gate before a number is told: what is no number, or lies beyond
  * anything that the models behind it can know, becomes null with a reason, an
  * entry of a list goes, and where neither is possible the limit stands for it.
- * SI, magnitudes; kinds without a line are only asked to be finite.
  */
-const MOST: Partial<Record<UnitKind, number>> = {
-  // A document reaches ten metres either way.
-  length: 30,
-  // Half a turn.
-  angle: Math.PI,
-  // Beyond half the speed of sound air is no longer incompressible.
-  speed: 170,
-  percent: 20,
-  perRadian: 1e4,
-  ratio: 1e8,
-  angularRate: 1e3,
-  perSecond: 1e4,
-  time: 1e5,
-  wingLoading: 1e5,
-};
 
 const WHY = {
   broken: 'It could not be computed from these sizes and weights: look for a part of no size or no weight.',
   beyond:
     'It comes out beyond anything that the model knows, so it is not shown: look for a size, place or weight that is far off.',
 } as const;
-
-type Verdict = keyof typeof WHY | 'fine';
 
 const GONE = Symbol('gone');
 type Gate = (value: unknown) => unknown;
@@ -46,9 +28,6 @@ function gateOf(schema: z.ZodType): Gate {
   gates.set(schema, gate);
   return gate;
 }
-
-const judge = (value: number, most: number): Verdict =>
-  Number.isNaN(value) ? 'broken' : Math.abs(value) > most ? 'beyond' : 'fine';
 
 function makeGate(schema: z.ZodType): Gate {
   if (meaningOf(schema).isSentence) return same;
@@ -84,12 +63,11 @@ function makeGate(schema: z.ZodType): Gate {
 }
 
 function numberGate(schema: z.ZodType, unit = meaningOf(schema).unit): Gate {
-  const most = (unit && MOST[unit]) ?? Number.MAX_VALUE;
   return (value) => {
     if (typeof value !== 'number') return value;
-    const verdict = judge(value, most);
+    const verdict = judged(value, unit);
     if (verdict === 'broken') return GONE;
-    return verdict === 'beyond' ? Math.sign(value) * most : value;
+    return verdict === 'beyond' ? Math.sign(value) * mostOf(unit) : value;
   };
 }
 

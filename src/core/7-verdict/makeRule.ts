@@ -1,4 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
+import { believableFinding } from './believableFinding';
 import type { Finding, Stage } from './finding';
 import type { Numbers } from '@/core/6-groups/page';
 import type { Rule } from './rule';
@@ -12,7 +13,7 @@ interface RuleHead {
   readonly source: string;
 }
 
-/** A rule from its name, its stage, its source and what it looks at. */
+/** A rule from its name, its stage, its source and what it looks at; what it finds tells nothing that nobody can know. */
 export function makeRule(
   { id, stage, source }: RuleHead,
   look: (design: Design, analysis: Numbers) => Found | null,
@@ -21,7 +22,7 @@ export function makeRule(
     id,
     check: (design, analysis) => {
       const found = look(design, analysis);
-      return found && { id, stage, source, ...found, remedies: found.remedies ?? [] };
+      return found && believableFinding({ id, stage, source, ...found, remedies: found.remedies ?? [] });
     },
   };
 }

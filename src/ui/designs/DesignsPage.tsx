@@ -17,7 +17,8 @@ import { Waiting } from '../shell/Waiting';
 import { DesignRow } from './DesignRow';
 import { importFile } from './importFile';
 import { RemovedDesigns } from './RemovedDesigns';
-import { UnreadableRow } from './UnreadableRow';
+import { UnreadableDesignRow } from './UnreadableDesignRow';
+import { UnreadableSettings } from './UnreadableSettings';
 import { UnsavedDesigns } from './UnsavedDesigns';
 
 /** Designs shown at first, and how many more each time. */
@@ -131,6 +132,7 @@ export function DesignsPage() {
           </Button>
         </div>
         <UnsavedDesigns />
+        <UnreadableSettings />
         {refusals.map((refusal) => (
           <Refused key={refusal.file} {...refusal} />
         ))}
@@ -142,7 +144,7 @@ export function DesignsPage() {
           {list?.map((entry) => (
             <FaultBoundary key={entry.id} place="A design of the list">
               {isUnreadable(entry) ? (
-                <UnreadableRow entry={entry} onGone={() => heading.current?.focus()} />
+                <UnreadableDesignRow entry={entry} onGone={() => heading.current?.focus()} />
               ) : (
                 <DesignRow entry={entry} onRemove={() => void remove(entry)} />
               )}

@@ -76,6 +76,20 @@ describe('designs of this browser', () => {
     expect(document.activeElement).toBe(screen.getByRole('heading', { name: 'Designs' }));
   });
 
+  test('settings that could not be read stand above the list until they are taken away', async () => {
+    const { hand, designs } = await page();
+    await designs.changeSetting('settings', () => 7);
+    await designs.changeSetting(
+      'settings',
+      () => ({}),
+      () => false,
+    );
+    expect(await screen.findByText('A part of the units and the drawer cannot be read')).toBeTruthy();
+    await hand.click(screen.getByRole('button', { name: 'Remove' }));
+    await waitFor(() => expect(screen.queryByText(/cannot be read/)).toBeNull());
+    expect(await designs.settingsAside()).toEqual([]);
+  });
+
   test('a full storage says why nothing is started, copied or imported', async () => {
     const { hand, designs } = await page();
     await row('Lagoon Postman');

@@ -19,6 +19,8 @@ export interface Amount {
   readonly unit: UnitKind;
   /** Decimals in metric units; the edge's own choice without it. */
   readonly digits?: number;
+  /** The number is beyond anything that is known; the value is the limit that stands for it. */
+  readonly beyond?: true;
 }
 
 /** Pieces of one sentence in reading order. */
