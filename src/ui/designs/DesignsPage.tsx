@@ -1,9 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { FilePlus2, Upload } from 'lucide-react';
+import { FilePlus2 } from 'lucide-react';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { DocumentIssue } from '@/core/2-document/readDesign';
 import { blankDesign } from '@/core/2-document/starts';
 import type { StoredDesign } from '@/storage/database';
 import { isUnreadable } from '@/storage/readStored';
@@ -15,7 +14,7 @@ import { told } from '../shell/told';
 import { UnitsSwitch } from '../shell/UnitsSwitch';
 import { Waiting } from '../shell/Waiting';
 import { DesignRow } from './DesignRow';
-import { importFile } from './importFile';
+import { ImportButton, Refused, useImport } from './importing';
 import { RemovedDesigns } from './RemovedDesigns';
 import { UnreadableDesignRow } from './UnreadableDesignRow';
 import { UnreadableSettings } from './UnreadableSettings';
@@ -24,11 +23,6 @@ import { UnsavedDesigns } from './UnsavedDesigns';
 /** Designs shown at first, and how many more each time. */
 const PAGE = 40;
 
-interface Refusal {
-  readonly file: string;
-  readonly issues: readonly DocumentIssue[];
-}
-
 /** All designs of this browser: open, start, copy, rename, remove, import, export. */
 export function DesignsPage() {
   const { session, designs } = useSurroundings();
@@ -36,9 +30,8 @@ export function DesignsPage() {
   const [shown, setShown] = useState(PAGE);
   const list = useLiveQuery(() => designs.list(shown), [shown]);
   const total = useLiveQuery(() => designs.count()) ?? 0;
-  const [refusals, setRefusals] = useState<readonly Refusal[]>([]);
+  const { refusals, importFiles } = useImport();
   const [over, setOver] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
 
   useEffect(() => {
@@ -46,22 +39,6 @@ export function DesignsPage() {
     void session.open(null);
   }, [session]);
 
-  const importFiles = async (files: readonly File[]) => {
-    const refused: Refusal[] = [];
-    for (const file of files) {
-      const outcome = await told(`${file.name} was not imported`, () => importFile({ session, designs }, file));
-      if (outcome === null) continue;
-      if (!outcome.ok) {
-        refused.push({ file: file.name, issues: outcome.issues });
-        continue;
-      }
-      const { id, name } = outcome.stored;
-      toast(`${name} was imported.`, {
-        action: { label: 'Open', onClick: () => navigate(`/design/${id}/wing`) },
-      });
-    }
-    setRefusals(refused);
-  };
   const start = async () => {
     const stored = await told('No design was started', () => designs.create(blankDesign('New design')));
     if (stored) navigate(`/design/${stored.id}/brief`);
@@ -111,22 +88,7 @@ export function DesignsPage() {
           <h1 ref={heading} tabIndex={-1} className="flex-1 text-2xl font-semibold">
             Designs
           </h1>
-          <Button onClick={() => input.current?.click()}>
-            <Upload size={15} aria-hidden="true" /> Import
-          </Button>
-          <input
-            ref={input}
-            type="file"
-            accept=".json,.zip,application/json,application/zip"
-            multiple
-            className="sr-only"
-            aria-label="Design files to import"
-            tabIndex={-1}
-            onChange={(event) => {
-              void importFiles([...(event.target.files ?? [])]);
-              event.target.value = '';
-            }}
-          />
+          <ImportButton onFiles={importFiles} />
           <Button look="strong" onClick={() => void start()}>
             <FilePlus2 size={15} aria-hidden="true" /> New design
           </Button>
@@ -162,23 +124,6 @@ export function DesignsPage() {
           club’s and your country’s rules come first.
         </p>
       </main>
-    </div>
-  );
-}
-
-/** Why a file was not taken, fault by fault. */
-function Refused({ file, issues }: Refusal) {
-  return (
-    <div role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-3 text-sm">
-      <p className="font-semibold">{file} was not taken; nothing else changed.</p>
-      <ul className="mt-1 list-disc pl-5">
-        {issues.slice(0, 6).map((issue) => (
-          <li key={issue.path + issue.message}>
-            <code>{issue.path}</code> {issue.message}
-          </li>
-        ))}
-        {issues.length > 6 && <li>and {issues.length - 6} more</li>}
-      </ul>
     </div>
   );
 }
