@@ -1,8 +1,8 @@
-import { Dexie } from 'dexie';
 import { NO_RECORDS, type Records } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import { isSharedParts } from '@/core/2-document/assembly/sharedParts';
 import type { InclinarDatabase, StoredDesign, StoredParts } from './database';
+import { designLists } from './designLists';
 import { hasRecords, isUnreadable, type ListedDesign, storedReader } from './readStored';
 import { type Pictures, recordStore } from './recordStore';
 import { settingsTable } from './settingsTable';
@@ -56,18 +56,6 @@ export function designStore(database: InclinarDatabase) {
   const create = (design: Design, beside?: Beside): Promise<StoredDesign> =>
     database.transaction('rw', [designs, sharedParts, ...records.everyTable()], () => add(design, beside));
 
-  /** Designs in use, the newest first. */
-  const inUse = () => designs.where('[deletedAt+updatedAt]').between([0, Dexie.minKey], [0, Dexie.maxKey]);
-  const removed = () => designs.where('deletedAt').above(0);
-
-  /** Rows that no index knows, since what they are indexed by is broken: they would be nowhere. */
-  const strays = async (): Promise<StoredDesign[]> => {
-    const [all, used, gone] = await Promise.all([designs.count(), inUse().count(), removed().count()]);
-    if (all === used + gone) return [];
-    const known = new Set([...(await inUse().primaryKeys()), ...(await removed().primaryKeys())]);
-    return designs.filter(({ id }) => !known.has(id)).toArray();
-  };
-
   /** What a design of an older version carried with it becomes rows of its own. */
   const settle = (stored: StoredDesign, beside: Records): Promise<void> =>
     database.transaction('rw', [designs, ...records.everyTable()], async () => {
@@ -76,12 +64,7 @@ export function designStore(database: InclinarDatabase) {
     });
 
   return {
-    /** A page of the designs in use; one that cannot be read says why, and the others stand. */
-    list: async (size = Infinity): Promise<ListedDesign[]> =>
-      [...(await strays()), ...(await inUse().reverse().limit(size).toArray())].map((row) => read(row).entry),
-    count: (): Promise<number> => inUse().count(),
-    bin: async (): Promise<ListedDesign[]> =>
-      (await removed().toArray()).map((row) => read(row).entry).sort((a, b) => b.deletedAt - a.deletedAt),
+    ...designLists(designs, read),
     load: async (id: string): Promise<ListedDesign | undefined> => {
       const row = await designs.get(id);
       if (!row) return undefined;
