@@ -87,7 +87,7 @@ export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroMo
   const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
   const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
   const extra = extraOf(rising);
-  const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even) : null;
+  const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even.angles) : null;
   const cases = commanded ? [level, rising, commanded] : [level, rising];
   const weights = (alpha: number, command: number) => [Math.cos(alpha), Math.sin(alpha), command * Math.cos(alpha)];
   const stateAt = (alpha: number, command: number): FlowCase => {

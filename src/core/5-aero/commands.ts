@@ -3,7 +3,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
 import type { Mix } from '@/core/2-document/schema/brief';
 import { developedLength, panelAt, type PlacedSurface } from '@/core/3-shape/geometry/layout';
-import { controlDeflection, type Lattice } from './lattice';
+import { controlTurn, type Lattice, type PanelTurn } from './lattice';
 
 export type Command = Mix['command'];
 export const COMMANDS: readonly Command[] = ['pitch', 'roll', 'yaw', 'flap'];
@@ -56,34 +56,39 @@ function leanOf(surface: PlacedSurface, control: Control): number {
   return Math.abs(rise) < 1e-3 ? 0 : Math.sign(rise);
 }
 
-/** Nose-up panel angles of the right half for one radian of a command: the part that is alike on both sides, and the opposite one. */
+/** How the panels of the right half turn for one radian of a command: the part that is alike on both sides, and the opposite one. */
 export interface CommandAngles {
-  readonly even: Float64Array;
-  readonly odd: Float64Array;
+  readonly even: PanelTurn;
+  readonly odd: PanelTurn;
   readonly hasEven: boolean;
   readonly hasOdd: boolean;
 }
 
 export function commandAngles(lattice: Lattice, mix: readonly MixTerm[]): CommandAngles {
-  const even = new Float64Array(lattice.panels);
-  const odd = new Float64Array(lattice.panels);
+  const still = (): PanelTurn => ({ angles: new Float64Array(lattice.panels), lean: new Float64Array(lattice.panels) });
+  const [even, odd] = [still(), still()];
   let hasEven = false;
   let hasOdd = false;
   for (const { surface, control, left, right } of mix) {
     const surfaceIndex = lattice.surfaces.findIndex(({ id }) => id === surface);
     const placed = lattice.surfaces[surfaceIndex]!;
     const controlIndex = placed.source.controls.findIndex(({ id }) => id === control.id);
-    const angles = controlDeflection(lattice, surfaceIndex, controlIndex);
+    const turn = controlTurn(lattice, surfaceIndex, controlIndex);
     const evenGain = placed.mirrored ? (left + right) / 2 : 0;
     const oddGain = placed.mirrored ? (right - left) / 2 : right;
     hasEven ||= evenGain !== 0;
     hasOdd ||= oddGain !== 0;
-    for (let i = 0; i < angles.length; i++) {
-      even[i]! += evenGain * angles[i]!;
-      odd[i]! += oddGain * angles[i]!;
-    }
+    addTurn(even, turn, evenGain);
+    addTurn(odd, turn, oddGain);
   }
   return { even, odd, hasEven, hasOdd };
+}
+
+function addTurn(to: PanelTurn, { angles, lean }: PanelTurn, gain: number): void {
+  for (let i = 0; i < angles.length; i++) {
+    to.angles[i]! += gain * angles[i]!;
+    to.lean[i]! += gain * lean[i]!;
+  }
 }
 
 /** Travel of a command: how far it can go before the first control meets its stop [rad]. */

@@ -2,7 +2,8 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
 import { longitudinal } from './aeroModel';
 import type { CommandAngles } from './commands';
-import { combineCases, controlCase, type FlowCase, solveCase, STILL_AIR, unitCase } from './flowCase';
+import { combineCases, controlCase, type FlowCase, type Onset, solveCase, STILL_AIR, unitCase } from './flowCase';
+import type { PanelTurn } from './lattice';
 import { addLoads, type Load, loadChange, loadChangeBySurface, scaleLoad } from './forces';
 
 /**
@@ -86,16 +87,19 @@ export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3):
   return about[0] - byAlpha.moment[1] / byAlpha.force[2];
 }
 
-/** Angles that meet the forward speed: drawn ones and the command. */
-function flownAngles(model: AeroModel, command: number): Float64Array {
-  return model.angles.map((angle, i) => angle + command * model.pitch.even[i]!);
+/** How the panels stand to the air that streams past: as drawn, and turned by the pitch command. */
+function flownPanels({ angles, pitch }: AeroModel, command: number): PanelTurn {
+  return {
+    angles: angles.map((angle, i) => angle + command * pitch.even.angles[i]!),
+    lean: pitch.even.lean.map((lean) => command * lean),
+  };
 }
 
 function pitchRateCase(model: AeroModel, about: Vector3, command: number): FlowCase {
   return solveCase(model.matrices, {
     parity: 'symmetric',
     onset: { linear: [0, 0, 0], turn: [0, 1, 0], about },
-    angles: flownAngles(model, command),
+    ...flownPanels(model, command),
   });
 }
 
@@ -109,8 +113,15 @@ export interface LateralCases {
 export function lateralCases(model: AeroModel, command: number, about: Vector3): LateralCases {
   const { matrices } = model;
   const parity = 'antisymmetric';
-  const sideslip = unitCase(matrices, 'sideslip', { parity, onset: { ...STILL_AIR, linear: [0, -1, 0] } });
-  const rolling = unitCase(matrices, 'rolling', { parity, onset: { ...STILL_AIR, turn: [-1, 0, 0] } });
+  const panels = flownPanels(model, command);
+  const unit = (name: string, onset: Onset) => {
+    const flat = unitCase(matrices, name, { parity, onset });
+    // A swept control that is turned meets the air along the span as well.
+    const isLeaning = panels.lean.some((lean) => lean !== 0);
+    return isLeaning ? solveCase(matrices, { parity, onset, lean: panels.lean }) : flat;
+  };
+  const sideslip = unit('sideslip', { ...STILL_AIR, linear: [0, -1, 0] });
+  const rolling = unit('rolling', { ...STILL_AIR, turn: [-1, 0, 0] });
   return {
     sideslip,
     // Rolling about a line at height z is rolling about the datum and slipping by −z.
@@ -119,11 +130,7 @@ export function lateralCases(model: AeroModel, command: number, about: Vector3):
       [-about[2], sideslip],
     ]),
     // One half wing meets the air faster, so the angles as flown matter.
-    yawRate: solveCase(matrices, {
-      parity,
-      onset: { linear: [0, 0, 0], turn: [0, 0, -1], about },
-      angles: flownAngles(model, command),
-    }),
+    yawRate: solveCase(matrices, { parity, onset: { linear: [0, 0, 0], turn: [0, 0, -1], about }, ...panels }),
   };
 }
 
@@ -169,7 +176,7 @@ export function lateralDerivatives(model: AeroModel, input: LateralInput): Later
 
 /** Flow of one radian of a command's opposite part. */
 export function oddControlCase(model: AeroModel, { odd }: CommandAngles, alpha: number): FlowCase {
-  return combineCases([[Math.cos(alpha), controlCase(model.matrices, 'antisymmetric', odd)]]);
+  return combineCases([[Math.cos(alpha), controlCase(model.matrices, 'antisymmetric', odd.angles)]]);
 }
 
 /** Yaw stiffness and side force by surface, to say which one carries them. */

@@ -51,6 +51,8 @@ export interface CaseInput {
   readonly onset: Onset;
   /** Nose-up angle of each panel that meets the x component of the onset; none means flat. */
   readonly angles?: Float64Array;
+  /** Lean of each panel's normal towards the tip, which meets the onset along the board. */
+  readonly lean?: Float64Array;
   /** Extra nose-up angle of each panel met by unit speed, such as a control deflection. */
   readonly extraAngles?: Float64Array;
 }
@@ -118,7 +120,8 @@ function halfOf(matrices: InfluenceMatrices, parity: Parity): HalfProblem {
   return half;
 }
 
-function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extraAngles }: CaseInput): Float64Array {
+function normalOnset(matrices: InfluenceMatrices, input: CaseInput): Float64Array {
+  const { parity, onset, angles, lean, extraAngles } = input;
   const { lattice } = matrices;
   const count = lattice.cells.count;
   const right = new Float64Array(lattice.panels);
@@ -130,11 +133,14 @@ function normalOnset(matrices: InfluenceMatrices, { parity, onset, angles, extra
     const [endU, endV, endW] = onsetAt(onset, strip.m.x + strip.m.chord, strip.m.y, strip.m.z);
     const normal = w * strip.tangentY - v * strip.tangentZ;
     const change = endW * strip.tangentY - endV * strip.tangentZ - normal;
+    const outward = v * strip.tangentY + w * strip.tangentZ;
+    const outwardChange = endV * strip.tangentY + endW * strip.tangentZ - outward;
     for (let k = 0; k < count; k++) {
       const i = first + k;
       const along = lattice.cells.control[k]!;
       const speed = u + along * (endU - u);
-      right[i] = -(speed * (angles?.[i] ?? 0) + (extraAngles?.[i] ?? 0) + normal + along * change);
+      const turned = speed * (angles?.[i] ?? 0) + (outward + along * outwardChange) * (lean?.[i] ?? 0);
+      right[i] = -(turned + (extraAngles?.[i] ?? 0) + normal + along * change);
     }
   });
   return right;

@@ -1,6 +1,8 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
+import type { Meeting } from './meetings';
+import type { VortexField } from './vortexField';
 
 /** Force [ρV² m²] and moment [ρV² m³] about a point, in document axes (x aft, y right, z up). */
 export interface Load {
@@ -96,7 +98,10 @@ export function crossLoads(
   }));
 }
 
-/** Pull on every leg on the board: what the strip inboard of it sheds out less what the one outboard takes in. */
+/**
+ * Pull on every leg on the board: what the strip inboard of it sheds out less
+ * what the one outboard takes in. Where surfaces meet, what is left of all.
+ */
 function addLegForces(
   { lattice, field }: InfluenceMatrices,
   circulation: Float64Array,
@@ -106,28 +111,24 @@ function addLegForces(
   sums: readonly Float64Array[],
 ): void {
   const { count } = lattice.cells;
+  const shed = shedAlongLegs(field, circulation);
   lattice.surfaces.forEach(({ mirrored }, surface) => {
-    const first = lattice.firstStrip[surface]!;
-    const strips = lattice.firstStrip[surface + 1]! - first;
+    const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
     const sides = mirrored ? 2 : 1;
     const sum = sums[surface]!;
-    for (let local = 0; local <= strips; local++) {
-      const edge = field.firstEdge[surface]! + local;
-      const inner = local > 0 ? (first + local - 1) * count : -1;
-      const outer = local < strips ? (first + local) * count : -1;
+    for (let edge = field.firstEdge[surface]!; edge <= field.firstEdge[surface]! + strips; edge++) {
+      const meeting = field.meetings[edge]!;
       const dy = field.edgeY[edge]! - y0;
       const dz = field.edgeZ[edge]! - z0;
-      let shed = 0;
       let fy = 0;
       let fz = 0;
       let my = 0;
       let mz = 0;
       for (let k = 0; k < count; k++) {
-        if (inner >= 0) shed += circulation[inner + k]!;
-        if (outer >= 0) shed -= circulation[outer + k]!;
         const piece = edge * count + k;
         const dx = field.pieceX[piece]! - x0;
-        const pull = shed * field.pieceLength[piece]!;
+        const strength = meeting ? shedWhereTheyMeet(shed, count, meeting, edge, k) : shed[piece]!;
+        const pull = strength * field.pieceLength[piece]!;
         const legY = pull * air.legW[piece]!;
         const legZ = -pull * air.legV[piece]!;
         fy += legY;
@@ -145,6 +146,44 @@ function addLegForces(
       }
     }
   });
+}
+
+/** Strength of every leg at every piece: all that was shed into it from the nose to there. */
+function shedAlongLegs({ lattice, edges, firstEdge }: VortexField, circulation: Float64Array): Float64Array {
+  const { count } = lattice.cells;
+  const shed = new Float64Array(edges * count);
+  lattice.surfaces.forEach((_, surface) => {
+    const first = lattice.firstStrip[surface]!;
+    const strips = lattice.firstStrip[surface + 1]! - first;
+    for (let local = 0; local <= strips; local++) {
+      const inner = local > 0 ? (first + local - 1) * count : -1;
+      const outer = local < strips ? (first + local) * count : -1;
+      let sum = 0;
+      for (let k = 0; k < count; k++) {
+        if (inner >= 0) sum += circulation[inner + k]!;
+        if (outer >= 0) sum -= circulation[outer + k]!;
+        shed[(firstEdge[surface]! + local) * count + k] = sum;
+      }
+    }
+  });
+  return shed;
+}
+
+/** What all legs on one line leave of each other, abreast of a piece; nought where a longer chord bears it. */
+function shedWhereTheyMeet(
+  shed: Float64Array,
+  count: number,
+  { beside, borne }: Meeting,
+  edge: number,
+  k: number,
+): number {
+  if (borne[k]) return 0;
+  let sum = shed[edge * count + k]!;
+  for (const other of beside) {
+    const abreast = other.abreast[k]!;
+    if (abreast >= 0) sum += other.share * shed[other.edge * count + Math.min(abreast, count - 1)]!;
+  }
+  return sum;
 }
 
 /** The same load about another point: M' = M + (r − r') × F. */

@@ -2,11 +2,12 @@ import { isPitchTail } from '@/core/2-document/schema/roles';
 import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
 import { alignFins } from './alignFins';
+import { clearSmallParts } from './clearSmallParts';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
 import { findJunctions, type Junction } from './junctions';
-import { cutStrips, type Strip } from './strips';
+import { cutStrips, type Strip, type StripEdge } from './strips';
 
 /** How finely a lattice is cut. */
 export interface Grid {
@@ -51,6 +52,8 @@ export interface Lattice {
   readonly isCoarse: boolean;
   /** 1 for pairs of surfaces that meet, and for each surface with itself; row by row. */
   readonly joined: Uint8Array;
+  /** Where they meet. */
+  readonly junctions: readonly Junction[];
 }
 
 export const isTail: (surface: PlacedSurface) => boolean = isPitchTail;
@@ -71,7 +74,7 @@ export function buildLattice(
   grid: Grid = DEFAULT_GRID,
   most: number = Infinity,
 ): Lattice {
-  const surfaces = alignFins(placed.toSorted((p, q) => placeInOrder(p) - placeInOrder(q)));
+  const surfaces = clearSmallParts(alignFins(placed.toSorted((p, q) => placeInOrder(p) - placeInOrder(q))));
   const junctions = findJunctions(surfaces);
   for (const [share, chordwise, nearest] of COARSER) {
     const strips = Math.max(2, Math.round(grid.strips * share));
@@ -111,7 +114,9 @@ function cutLattice(
         surface,
         index,
         count,
-        junctions.filter(({ met }) => met === index).map(({ distance }) => distance),
+        junctions.flatMap(({ joining, met, end, distance }) =>
+          met === index ? [distance] : joining === index ? [end === 'root' ? 0 : developedLength(surface)] : [],
+        ),
         nearest,
       ),
     );
@@ -135,6 +140,7 @@ function cutLattice(
     firstStrip,
     doubled,
     joined,
+    junctions,
   };
 }
 
@@ -166,24 +172,49 @@ export function surfaceMask(lattice: Lattice, surfaceIndex: number): Float64Arra
   return mask;
 }
 
-/** Nose-up angle of every panel when a control turns trailing edge down by one radian. */
-export function controlDeflection(lattice: Lattice, surfaceIndex: number, controlIndex: number): Float64Array {
+/** How panels turn, per radian of a control trailing edge down or of a command. */
+export interface PanelTurn {
+  /** Nose-up angle that meets the air along the chord. */
+  readonly angles: Float64Array;
+  /** Lean of the normal along the board, towards the tip positive: it meets the air along the span. */
+  readonly lean: Float64Array;
+}
+
+/**
+ * A control turned trailing edge down by one radian about its hinge. Where the
+ * hinge is swept by Λ the part behind it slopes by cos Λ along the chord, and
+ * its normal leans inboard by sin Λ: n' = n + δ h × n with h along the hinge.
+ * What moves as a whole turns about a line square to the chord.
+ * Source: rotation of a vector; simple sweep theory follows from it.
+ */
+export function controlTurn(lattice: Lattice, surfaceIndex: number, controlIndex: number): PanelTurn {
   const angles = new Float64Array(lattice.panels);
+  const lean = new Float64Array(lattice.panels);
   const surface = lattice.surfaces[surfaceIndex]!;
   const control = surface.source.controls[controlIndex]!;
   const length = developedLength(surface);
   const terms = lattice.cells.count;
+  const hingeAt = (distance: number) => {
+    const along = (distance / length - control.from) / (control.to - control.from);
+    return control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * along;
+  };
   forStrips(lattice, surfaceIndex, (strip, first) => {
     const share = strip.middle / length;
     if (share < control.from || share > control.to) return;
-    const along = (share - control.from) / (control.to - control.from);
-    const hinge = control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * along;
-    const series = control.allMoving ? null : hingeSlopeSeries(hinge, terms);
+    if (control.allMoving) {
+      angles.fill(1, first, first + terms);
+      return;
+    }
+    const place = (edge: StripEdge, distance: number) => edge.x + hingeAt(distance) * edge.chord;
+    const sweep = Math.atan2(place(strip.b, strip.to) - place(strip.a, strip.from), strip.width);
+    const series = hingeSlopeSeries(hingeAt(strip.middle), terms);
     for (let k = 0; k < terms; k++) {
-      angles[first + k] = series ? -slopeAt(lattice.cells, series, k) : 1;
+      const turned = -slopeAt(lattice.cells, series, k);
+      angles[first + k] = turned * Math.cos(sweep);
+      lean[first + k] = -turned * Math.sin(sweep);
     }
   });
-  return angles;
+  return { angles, lean };
 }
 
 /** Visits the strips of one surface with the index of their first panel. */

@@ -28,8 +28,10 @@ export interface StripEdge {
 }
 
 /**
- * Maps 0…1 to a share of the span. A surface that meets its mirror image at
- * the root is dense at the tip only (half a cosine); any other has two tips.
+ * Maps 0…1 to a share of the span, dense at ends that are free, where the
+ * loading falls to nought with a root's slope. An end that meets its mirror
+ * image or another surface is none: the loading goes on there, and strips far
+ * narrower than the cells along the chord would only see how these differ.
  * Middles are taken midway in the mapped variable, not in length: with that an
  * elliptic loading is returned with its exact downwash.
  */
@@ -43,10 +45,22 @@ const TIP_DENSE: SpanMapping = {
   inverse: (share) => (2 / Math.PI) * Math.asin(Math.min(1, share)),
 };
 
+const ROOT_DENSE: SpanMapping = {
+  share: (u) => 1 - TIP_DENSE.share(1 - u),
+  inverse: (share) => 1 - TIP_DENSE.inverse(1 - Math.min(1, share)),
+};
+
 const BOTH_ENDS_DENSE: SpanMapping = {
   share: (u) => (1 - Math.cos(Math.PI * u)) / 2,
   inverse: (share) => Math.acos(1 - 2 * Math.min(1, share)) / Math.PI,
 };
+
+const EVEN: SpanMapping = { share: (u) => u, inverse: (share) => share };
+
+function mappingOf(isRootFree: boolean, isTipFree: boolean): SpanMapping {
+  if (isRootFree) return isTipFree ? BOTH_ENDS_DENSE : ROOT_DENSE;
+  return isTipFree ? TIP_DENSE : EVEN;
+}
 
 /** A junction or the end of a control closer than this share of the span to another mark moves there. */
 export const LEAST_WIDTH = 0.01;
@@ -78,7 +92,8 @@ function stationBreaks(surface: PlacedSurface): number[] {
 
 /**
  * Cuts one surface into about `count` strips, with edges at every bend, every
- * end of a control and every junction. @param nearest marks closer than this
+ * end of a control and every junction. @param junctions where it meets others,
+ * from its root [m]. @param nearest marks closer than this
  * share of the span are one, where the finest that can be told is too fine
  */
 export function cutStrips(
@@ -90,7 +105,11 @@ export function cutStrips(
 ): Strip[] {
   const length = developedLength(surface);
   const meetsMirror = surface.mirrored && Math.abs(surface.stations[0]!.y) < 1e-6;
-  const mapping = meetsMirror ? TIP_DENSE : BOTH_ENDS_DENSE;
+  const near = LEAST_WIDTH * length;
+  const mapping = mappingOf(
+    !meetsMirror && junctions.every((distance) => distance > near),
+    junctions.every((distance) => distance < length - near),
+  );
   const marks = [0, length];
   const mark = (distance: number, apart: number) => {
     const least = Math.max(apart, nearest) * length;

@@ -1,4 +1,5 @@
 import type { Lattice } from './lattice';
+import { type Meeting, meetingsOf } from './meetings';
 
 /** Where wakes go behind the trailing edges. */
 export interface WakeDirection {
@@ -25,6 +26,8 @@ export interface VortexField {
   /** Pieces of legs on the board, behind each corner as far as the next or the trailing edge: middle and length. */
   readonly pieceX: Float64Array;
   readonly pieceLength: Float64Array;
+  /** Edges where surfaces meet. */
+  readonly meetings: readonly (Meeting | null)[];
   readonly rise: number;
   readonly sight: Sight;
 }
@@ -80,7 +83,7 @@ export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexFi
       field.sheetTangentZ[edge] = (end.z - start.z) / length;
     }
   });
-  return field;
+  return { ...field, meetings: meetingsOf(field, edges) };
 }
 
 /**

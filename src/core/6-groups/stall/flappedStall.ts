@@ -18,7 +18,7 @@ const DROOP_STEPS = 6;
 export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): FlappedStall | null {
   const { commands, flapTravel, sections, air, weights, design } = prepared;
   if (!commands.flap.hasEven || flapTravel <= 0) return null;
-  const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even));
+  const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even.angles));
   const { lattice, reference } = model;
   const count = lattice.cells.count;
   // Between the flaps the fuselage carries their lift across: its strips do not stall before the flapped ones.
@@ -29,7 +29,7 @@ export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): 
       .flatMap(({ frames }) => frames.map(({ width }) => metresFromMillimetres(width) / 2)),
   );
   const isFlapped = lattice.strips.map(
-    ({ m }, index) => commands.flap.even[index * count + count - 1] !== 0 || Math.abs(m.y) < 1.1 * half,
+    ({ m }, index) => commands.flap.even.angles[index * count + count - 1] !== 0 || Math.abs(m.y) < 1.1 * half,
   );
   let best: FlappedStall | null = null;
   for (let step = 1; step <= DROOP_STEPS; step++) {

@@ -15,7 +15,7 @@ export function flapTrimChange(
 ): Radians | null {
   const { about, reference, commands } = prepared;
   if (droop === null || pitch.momentFromElevator === null || pitch.liftFromElevator === null) return null;
-  const flow = controlCase(model.matrices, 'symmetric', commands.flap.even);
+  const flow = controlCase(model.matrices, 'symmetric', commands.flap.even.angles);
   const perRadian = longitudinal(loadChange(model.matrices, state, flow, about), alpha, reference);
   const angle = droop * flapHold(droop);
   const stiffness = pitch.momentSlope / pitch.liftSlope;
