@@ -17,7 +17,7 @@ export function balanceForCommand(model: AeroModel, lift: number, command: numbe
   return about[0] - moment[1] / force[2];
 }
 
-/** Angle of attack for a lift coefficient at a fixed command, by secant steps. */
+/** Angle of attack for a lift coefficient at a fixed command, by secant steps; null when they do not settle. */
 export function alphaForLift(model: AeroModel, lift: number, command: number, about: Vector3): number | null {
   const at = (alpha: number) => longitudinal(model.loadAt(alpha, command, about), alpha, model.reference).lift - lift;
   let previous = 0;
@@ -32,7 +32,7 @@ export function alphaForLift(model: AeroModel, lift: number, command: number, ab
     before = here;
     alpha = next;
   }
-  return alpha;
+  return null;
 }
 
 /**

@@ -1,4 +1,5 @@
 import { isLifting } from '@/core/2-document/schema/roles';
+import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { Fraction, Kilograms, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
@@ -40,35 +41,46 @@ export interface StallInput {
   readonly extraLimit?: readonly number[];
 }
 
+/** Where a stall speed is looked for [m/s]. */
+const STALL_SPEEDS = { low: 0.1, high: 300 } as const;
+
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
   const { model, line, sections, air, mass } = input;
   const { lattice, reference } = model;
   const lifting = lattice.strips.flatMap((strip, index) =>
     isLifting(lattice.surfaces[strip.surface]!) ? [index] : [],
   );
-  const limitOf = (index: number) => data[index]!.maximumLift + (input.extraLimit?.[index] ?? 0);
   const low = line.stripLiftsAt(0.2);
   const high = line.stripLiftsAt(0.8);
-  let speed = mass === null ? input.cruiseSpeed : input.cruiseSpeed / 1.5;
-  let lift = 1;
-  let critical = lifting[0]!;
-  let data = stripData(sections, air, speed);
-  for (let round = 0; round < 6; round++) {
-    data = stripData(sections, air, speed);
-    lift = Infinity;
+  const limitsAt = (speed: number) =>
+    stripData(sections, air, speed).map(({ maximumLift }, index) => maximumLift + (input.extraLimit?.[index] ?? 0));
+  /** Lift at which the first strip reaches its limit, with the sections as they are at a speed. */
+  const firstAt = (speed: number): { readonly lift: number; readonly critical: number } => {
+    const limits = limitsAt(speed);
+    let lift = Infinity;
+    let critical = lifting[0]!;
     for (const index of lifting) {
       const slope = (high[index]! - low[index]!) / 0.6;
       if (slope <= 1e-6) continue;
-      const at = 0.2 + (limitOf(index) - low[index]!) / slope;
+      const at = 0.2 + (limits[index]! - low[index]!) / slope;
       if (at < lift && at > 0) {
         lift = at;
         critical = index;
       }
     }
-    if (!Number.isFinite(lift)) return { reason: 'No strip of a wing gains lift with angle of attack.' };
-    if (mass === null) break;
-    speed = stallSpeed(mass, air, reference.area, lift);
+    return { lift, critical };
+  };
+  let speed = input.cruiseSpeed;
+  if (!Number.isFinite(firstAt(speed).lift)) return { reason: 'No strip of a wing gains lift with angle of attack.' };
+  if (mass !== null) {
+    // The limits hang on the Reynolds number, and that on the stall speed itself.
+    const tooFast = (v: number) => v - stallSpeed(mass, air, reference.area, firstAt(v).lift);
+    const found = findRoot(tooFast, { ...STALL_SPEEDS, tolerance: 1e-9 });
+    if (found.kind !== 'root') return { reason: 'No speed between 0.1 and 300 m/s is that of the stall.' };
+    speed = found.x;
   }
+  const { lift, critical } = firstAt(speed);
+  const limits = limitsAt(speed);
   const place = (index: number) => {
     const strip = lattice.strips[index]!;
     const { stations, id } = lattice.surfaces[strip.surface]!;
@@ -83,7 +95,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     strips: lifting.map((index) => ({
       ...place(index),
       lift: atStall[index]!,
-      limit: limitOf(index),
+      limit: limits[index]!,
     })),
   };
 }

@@ -1,4 +1,4 @@
-import { describe, expect, test } from 'vitest';
+import { describe, test } from 'vitest';
 import { designOf, trapezoid } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
 import { solveSurfaces } from '#/tests/published/solve';

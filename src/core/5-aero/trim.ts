@@ -1,4 +1,5 @@
 import { radiansFromDegrees, type Vector3, type Fraction, type Radians } from '@/core/1-base/units/convert';
+import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { type AeroModel, longitudinal } from './aeroModel';
 
 /** A steady state at a wanted lift coefficient and, when there is a pitch control, at a wanted moment. */
@@ -82,22 +83,24 @@ export function trim(model: AeroModel, { lift, moment = 0, about }: TrimTarget):
       };
     }
   }
-  return { ok: false, reason: 'The trim did not settle.' };
+  return {
+    ok: false,
+    reason: 'The trim did not settle: no angle of attack and control angle balance this lift.',
+  };
 }
 
+export type ZeroLiftResult =
+  | { readonly ok: true; readonly alpha: Radians; readonly moment: Fraction }
+  | { readonly ok: false; readonly reason: string };
+
 /** Angle of attack without lift, controls neutral, and the moment there. */
-export function zeroLift(model: AeroModel, about: Vector3): { alpha: number; moment: number } {
-  let alpha = 0;
-  const step = 1e-5;
-  const lift = (angle: number) => longitudinal(model.loadAt(angle, 0, about), angle, model.reference).lift;
-  for (let round = 0; round < LIMIT; round++) {
-    const here = lift(alpha);
-    const change = -here / ((lift(alpha + step) - here) / step);
-    alpha += change;
-    if (Math.abs(change) < 1e-13) break;
-  }
-  return {
-    alpha,
-    moment: longitudinal(model.loadAt(alpha, 0, about), alpha, model.reference).moment,
-  };
+export function zeroLift(model: AeroModel, about: Vector3): ZeroLiftResult {
+  const at = (alpha: number) => longitudinal(model.loadAt(alpha, 0, about), alpha, model.reference);
+  const found = findRoot((alpha) => at(alpha).lift, { low: -STEEPEST, high: STEEPEST, tolerance: 1e-13 });
+  if (found.kind !== 'root')
+    return {
+      ok: false,
+      reason: 'No angle of attack within 35° either way is without lift: look for steep incidence, twist or camber.',
+    };
+  return { ok: true, alpha: found.x, moment: at(found.x).moment };
 }

@@ -46,6 +46,8 @@ const FIRST_MAXIMUM_LIFT: Readonly<Record<Recipe['build'], number>> = {
   curved: 0.95,
   folded: 0.95,
 };
+/** Length of the nose over the mean chord to begin with. */
+const FIRST_NOSE = { canard: 3.6, other: 1.1 } as const;
 /** Coarse on purpose: a first sizing is drawn again by hand. */
 const GRID = { strips: 10, chordwise: 4 } as const;
 const ROUNDS = 12;
@@ -72,7 +74,8 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
   let numbers: Candidate['analysis'] | null = null;
   let motors = motorsFor(recipe, brief);
   let noseLength = 200;
-  let noseOverChord = recipe.tail === 'canard' ? 3.6 : 1.1;
+  let noseOverChord: number = FIRST_NOSE[recipe.tail === 'canard' ? 'canard' : 'other'];
+  let isSecondTry = false;
   let previous: { angle: number; elevator: number } | null = null;
   for (let round = 0; round < ROUNDS; round++) {
     if (round > 0) yield { done: round, total: ROUNDS };
@@ -82,7 +85,15 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
       targets.wingLoading,
       motors,
     );
-    if ('because' in solved) return { kind: 'impossible', recipe, because: solved.because };
+    if ('because' in solved) {
+      // A small wing with a long nose may have led astray from a larger one that can be: once more from the start.
+      if (round === 0 || isSecondTry) return { kind: 'impossible', recipe, because: solved.because };
+      isSecondTry = true;
+      maximumLift = Math.max(maximumLift, FIRST_MAXIMUM_LIFT[recipe.build]);
+      targets = targetsOf(brief, air, maximumLift);
+      noseOverChord = FIRST_NOSE[recipe.tail === 'canard' ? 'canard' : 'other'];
+      continue;
+    }
     const { build, area } = solved;
     const { meanChord } = wingSizes(recipe, area, brief.maximumSpan);
     if (!numbers) noseLength = noseOverChord * meanChord;

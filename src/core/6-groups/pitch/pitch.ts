@@ -52,9 +52,9 @@ export const pitch = numbersGroup(keys, {
     const band = withoutBands ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0;
     return {
       liftSlope: slopes.liftSlope,
-      zeroLiftAlpha: zero.alpha,
+      zeroLiftAlpha: zero.ok ? zero.alpha : null,
       momentSlope: slopes.momentSlope,
-      zeroLiftMoment: zero.moment,
+      zeroLiftMoment: zero.ok ? zero.moment : null,
       neutralPoint: slopes.neutralPoint,
       neutralPointBand: band,
       neutralPointWithoutTail: withoutTail ? about[0] - withoutTail.moment[1] / withoutTail.force[2] : null,
@@ -77,6 +77,7 @@ export const pitch = numbersGroup(keys, {
       momentFromElevator: slopes.momentFromElevator,
       momentReference: about,
       reasons: {
+        ...(zero.ok ? {} : { zeroLiftAlpha: zero.reason, zeroLiftMoment: zero.reason }),
         ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
         ...(band === null
           ? {
