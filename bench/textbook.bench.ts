@@ -5,7 +5,8 @@ import type { Strip, StripEdge } from '@/core/5-aero/strips';
  * The kernel as a textbook writes it, kept as the yardstick: one full matrix
  * over both halves, every horseshoe by itself, one elimination, velocities at
  * the bound vortices summed anew for every case. Nothing is shared. Wakes are
- * lines everywhere, so it speaks for single surfaces.
+ * lines everywhere, so it speaks for single surfaces; they follow the chord to
+ * the trailing edge and go on straight back or where they are told.
  * Source: Katz & Plotkin, Low-Speed Aerodynamics, 2nd ed., program 14 in words.
  */
 type Point = [number, number, number];
@@ -13,6 +14,9 @@ type Point = [number, number, number];
 interface Panel {
   readonly a: Point;
   readonly b: Point;
+  /** Where the legs from a and b leave the board. */
+  readonly tailA: Point;
+  readonly tailB: Point;
   readonly control: Point;
   readonly force: Point;
   readonly normal: Point;
@@ -38,15 +42,19 @@ function panelsOf(lattice: Lattice): Panel[] {
       return {
         a,
         b,
+        tailA: at(strip.a, 1),
+        tailB: at(strip.b, 1),
         control: at(strip.m, lattice.cells.control[k]!),
         force: [a[0] + (b[0] - a[0]) * share, strip.m.y, strip.m.z],
         normal: [0, -strip.tangentZ, strip.tangentY],
       };
     }),
   );
-  const left = right.map(({ a, b, control, force, normal }): Panel => ({
+  const left = right.map(({ a, b, tailA, tailB, control, force, normal }): Panel => ({
     a: mirror(b),
     b: mirror(a),
+    tailA: mirror(tailB),
+    tailB: mirror(tailA),
     control: mirror(control),
     force: mirror(force),
     normal: mirror(normal),
@@ -66,18 +74,29 @@ function segment(p: Point, from: Point, to: Point): Point {
   return [factor * x, factor * y, factor * z];
 }
 
-function halfLine(p: Point, from: Point): Point {
-  const [x, y, z] = subtract(p, from);
-  const across = y * y + z * z;
+/** Straight back along the datum. */
+const ALONG_THE_DATUM: Point = [1, 0, 0];
+
+function halfLine(p: Point, from: Point, along: Point): Point {
+  const r = subtract(p, from);
+  const [x, y, z] = cross(along, r);
+  const across = x * x + y * y + z * z;
   if (across < 1e-18) return [0, 0, 0];
-  const factor = (1 + x / Math.sqrt(x * x + across)) / (4 * Math.PI * across);
-  return [0, -factor * z, factor * y];
+  const factor = (1 + dot(along, r) / length(r)) / (4 * Math.PI * across);
+  return [factor * x, factor * y, factor * z];
 }
 
-function horseshoe(p: Point, { a, b }: Panel): Point {
+function leg(p: Point, from: Point, tail: Point, wake: Point): Point {
+  if (wake === ALONG_THE_DATUM) return halfLine(p, from, wake);
+  const board = segment(p, from, tail);
+  const behind = halfLine(p, tail, wake);
+  return [board[0] + behind[0], board[1] + behind[1], board[2] + behind[2]];
+}
+
+function horseshoe(p: Point, { a, b, tailA, tailB }: Panel, wake: Point): Point {
   const bound = segment(p, a, b);
-  const inner = halfLine(p, a);
-  const outer = halfLine(p, b);
+  const inner = leg(p, a, tailA, wake);
+  const outer = leg(p, b, tailB, wake);
   return [bound[0] + outer[0] - inner[0], bound[1] + outer[1] - inner[1], bound[2] + outer[2] - inner[2]];
 }
 
@@ -113,15 +132,19 @@ export type Stream = (p: Point) => Point;
 /**
  * Force and moment about the origin, per ρ, for each stream; with the legs on
  * the board, in the whole of the air there, when asked for.
+ * @param wake unit vector along which wakes leave the trailing edges
  */
 export function solveTextbook(
   lattice: Lattice,
   streams: readonly Stream[],
   withLegs = false,
+  wake: Point = ALONG_THE_DATUM,
 ): { force: Point; moment: Point }[] {
   const panels = panelsOf(lattice);
   const n = panels.length;
-  const matrix = panels.map(({ control, normal }) => panels.map((source) => dot(horseshoe(control, source), normal)));
+  const matrix = panels.map(({ control, normal }) =>
+    panels.map((source) => dot(horseshoe(control, source, wake), normal)),
+  );
   const right = panels.map(({ control, normal }) => streams.map((stream) => -dot(stream(control), normal)));
   for (let k = 0; k < n; k++) {
     let pivot = k;
@@ -148,7 +171,7 @@ export function solveTextbook(
     const pullAt = (where: Point, run: Point, strength: number) => {
       const air = stream(where);
       for (let j = 0; j < n; j++) {
-        const induced = horseshoe(where, panels[j]!);
+        const induced = horseshoe(where, panels[j]!, wake);
         for (let axis = 0; axis < 3; axis++) air[axis]! += induced[axis]! * right[j]![c]!;
       }
       const pull = cross(air, run);

@@ -50,6 +50,24 @@ function sweptShare(aspectRatio: number, sweep: number): number {
   return ((aspectRatio + cosine) / (aspectRatio + 4 * cosine)) * Math.tan(angle);
 }
 
+/** Roll of sideslip over lift of a flat wing with a straight quarter-chord line, body axes; wakes turn with the wind or stay. */
+function flatWingRoll(aspectRatio: number, taper: number, turnsWakes: boolean): number {
+  const alpha = 0.05;
+  const half = (aspectRatio * 100 * (1 + taper)) / 4;
+  const wing = trapezoid(half, 100, 100 * taper);
+  wing.stations[1]!.leadingEdgeOffset = 25 * (1 - taper);
+  const solved = solveSurfaces(
+    designOf([wing]),
+    { strips: 30, chordwise: 8 },
+    turnsWakes ? Math.tan(alpha) : 0,
+    turnsWakes,
+  );
+  return solved.lateral(alpha).dihedralEffect / (solved.pitch(alpha).liftSlope * alpha);
+}
+
+const FLAT_WINGS = 'Toll & Queijo, NACA TN 1581, 1948, after Weissinger: 0.05 − (0.71 λ + 0.29)/A, square tips';
+const flatWing = (aspectRatio: number, taper: number) => 0.05 - (0.71 * taper + 0.29) / aspectRatio;
+
 const sideFromRoll = (aspectRatio: number, sweep: number) =>
   rolling(solveSurfaces(sweptBoard(aspectRatio, sweep))).sideForce;
 
@@ -90,6 +108,31 @@ export const LATERAL_CASES: readonly PublishedCase[] = [
     tolerance: null,
     remark: 'The tunnel gives two thirds of the suction that an ideal tip would have; ours is the ideal.',
   },
+  ...(
+    [
+      [4, 1],
+      [4, 0.5],
+      [8, 1],
+    ] as const
+  ).flatMap(([aspectRatio, taper]): PublishedCase[] => [
+    {
+      title: `Roll of sideslip over lift, flat wing of aspect ratio ${aspectRatio}, taper ${taper}, wakes along the wind`,
+      source: FLAT_WINGS,
+      published: flatWing(aspectRatio, taper),
+      ours: () => flatWingRoll(aspectRatio, taper, true),
+      tolerance: 0.4,
+      remark:
+        'A fit of the first lattices; every horseshoe by itself, wakes turned with it, gives ours to four digits.',
+    },
+    {
+      title: `The same with wakes straight along the datum`,
+      source: FLAT_WINGS,
+      published: flatWing(aspectRatio, taper),
+      ours: () => flatWingRoll(aspectRatio, taper, false),
+      tolerance: null,
+      remark: 'What the headline shows; the band of the dihedral effect covers the difference.',
+    },
+  ]),
   ...([30, 35, 40, 45] as const).flatMap((angle): PublishedCase[] => [
     {
       title: `V-tail at ${angle}°, lift against the same boards laid flat; rule: cos²`,

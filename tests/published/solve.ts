@@ -12,14 +12,15 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 /** Fine enough that no case below moves by more than half a percent on a finer one. */
 export const CONVERGED: Grid = { strips: 30, chordwise: 8 };
 
-/** Surfaces only, inviscid, straight wakes: what lifting-surface theory speaks of. */
-export function solveSurfaces(design: Design, grid: Grid = CONVERGED, rise = 0) {
+/** Surfaces only, inviscid: what lifting-surface theory speaks of. Straight wakes, or such that rise and turn with the wind. */
+export function solveSurfaces(design: Design, grid: Grid = CONVERGED, rise = 0, turnsWakes = false) {
   const placed = design.surfaces.map(placeSurface);
   const reference = referenceOf(placed)!;
   const lattice = buildLattice(placed, grid);
   const command = (name: 'pitch' | 'roll' | 'yaw') => commandAngles(lattice, mixOf(design, placed, name));
   const matrices = buildInfluence(lattice, { rise });
-  const model: AeroModel = aeroModel({ matrices, reference, pitch: command('pitch'), extra: () => NO_EXTRA_LOADS });
+  const extra = () => NO_EXTRA_LOADS;
+  const model: AeroModel = aeroModel({ matrices, reference, pitch: command('pitch'), extra, turnsWakes });
   return {
     model,
     reference,

@@ -49,6 +49,15 @@ const countRemedies = (finding: Finding | null): Outcome => finding?.remedies.le
 const diving = { rigging: { handsOffLift: 0.01 }, stall: { liftCoefficient: 1 } };
 const away = { mass: { cg: [0, 0, 0], total: 1 }, reference: { area: 1, meanChord: 1, span: 1 } };
 
+/** Bands of 5 % of chord in the margin, 0.02 in roll and 0.01 in yaw of sideslip. */
+const sure = (numbers: Overrides): Overrides => ({
+  bands: { neutralPoint: 0.01, dihedralEffect: 0.02, yawStiffness: 0.01 },
+  reference: { meanChord: 0.2 },
+  pitch: { staticMargin: 0.2 },
+  lateral: { dihedralEffect: -0.1, yawStiffness: 0.08 },
+  ...numbers,
+});
+
 /** An axis as the feel group judges it: the bands are pinned there. */
 const feltAs = (axis: string) =>
   (['tooLittle', 'tooMuch', 'calm', 'lively', 'none'] as const).map((feel) => ({
@@ -91,6 +100,12 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [-0.123, 'caution'],
   ),
   // √1.56 = 1.25 for a gust of half a g or a turn at 50°.
+  signOpen: [
+    ...along((margin) => ({ numbers: sure({ pitch: { staticMargin: margin } }) }), [0.0499, 'note'], [0.0501, null]),
+    ...along((margin) => ({ numbers: sure({ pitch: { staticMargin: margin } }) }), [-0.0499, 'note'], [-0.0501, null]),
+    ...along((roll) => ({ numbers: sure({ lateral: { dihedralEffect: roll } }) }), [-0.0199, 'note'], [-0.0201, null]),
+    ...along((yaw) => ({ numbers: sure({ lateral: { yawStiffness: yaw } }) }), [0.0099, 'note'], [0.0101, null]),
+  ],
   coarseLattice: [{ is: null }, { is: 'note', design: largestDesign(1) }],
   // A lens of so much thickness on so much of the chord, bent by so much, its sides so far past one another at the nose.
   contourUnusable: [

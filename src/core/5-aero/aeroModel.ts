@@ -15,6 +15,7 @@ import {
 import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD } from './forces';
 import type { InfluenceMatrices } from './influence';
 import { camberAndTwist, forStrips, type Lattice } from './lattice';
+import { wakeTurned } from './turningWakes';
 
 /**
  * Loads of what the lattice does not hold (bodies, propellers, drag), per ρV²
@@ -48,6 +49,8 @@ export interface AeroModel {
   readonly angles: Float64Array;
   readonly pitch: CommandAngles;
   readonly extra: ExtraLoads;
+  /** True when wakes go with the wind, and so turn with every change of angle. */
+  readonly turnsWakes: boolean;
   readonly stateAt: (alpha: number, pitchCommand: number) => FlowCase;
   /** Load of surfaces and everything else at a state. */
   readonly loadAt: (alpha: number, pitchCommand: number, about: Vector3) => Load;
@@ -79,9 +82,11 @@ export interface AeroModelInput {
   readonly pitch: CommandAngles;
   /** Loads beside the surfaces, given the flow of a unit upwash. */
   readonly extra: (rising: FlowCase) => ExtraLoads;
+  readonly turnsWakes?: boolean;
 }
 
-export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroModelInput): AeroModel {
+export function aeroModel(input: AeroModelInput): AeroModel {
+  const { matrices, reference, pitch, extra: extraOf, turnsWakes = false } = input;
   const { lattice } = matrices;
   const angles = flownAnglesOf(lattice);
   const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
@@ -119,6 +124,7 @@ export function aeroModel({ matrices, reference, pitch, extra: extraOf }: AeroMo
     angles,
     pitch,
     extra,
+    turnsWakes,
     level,
     rising,
     commanded,
@@ -150,6 +156,25 @@ export function longitudinal(
   };
 }
 
+/** What a state gains per radian of angle of attack: the same state a quarter turn on, and its wakes as they turn. */
+export function changeWithAlpha(model: AeroModel, alpha: number, command: number): FlowCase {
+  const turned = model.stateAt(alpha + Math.PI / 2, command);
+  return model.turnsWakes ? withTurnedWakes(model, model.stateAt(alpha, command), turned, alpha) : turned;
+}
+
+function withTurnedWakes(
+  { matrices }: AeroModel,
+  state: FlowCase,
+  turned: FlowCase,
+  alpha: number,
+  withoutTail = false,
+): FlowCase {
+  return combineCases([
+    [1, turned],
+    [1 / Math.cos(alpha) ** 2, wakeTurned(matrices, state, 'up', withoutTail)],
+  ]);
+}
+
 /** Change of load with angle of attack without the tail, from the leading block of the same factors. */
 export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
   const { matrices, angles, extra } = model;
@@ -161,6 +186,9 @@ export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: 
       [Math.cos(angle), level],
       [Math.sin(angle), rising],
     ]);
-  const surfaces = loadChange(matrices, turned(alpha), turned(alpha + Math.PI / 2), about);
+  const state = turned(alpha);
+  const next = turned(alpha + Math.PI / 2);
+  const change = model.turnsWakes ? withTurnedWakes(model, state, next, alpha, true) : next;
+  const surfaces = loadChange(matrices, state, change, about);
   return addLoads([surfaces, extra.perAlpha(alpha, about)]);
 }

@@ -1,9 +1,10 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
-import { longitudinal } from './aeroModel';
+import { changeWithAlpha, longitudinal } from './aeroModel';
 import type { CommandAngles } from './commands';
 import { combineCases, controlCase, type FlowCase, type Onset, solveCase, STILL_AIR, unitCase } from './flowCase';
 import type { PanelTurn } from './lattice';
+import { wakeTurned } from './turningWakes';
 import { addLoads, type Load, loadChange, loadChangeBySurface, scaleLoad } from './forces';
 
 /**
@@ -48,9 +49,8 @@ export interface ControlDerivatives {
 export function pitchDerivatives(model: AeroModel, alpha: number, command: number, about: Vector3): PitchDerivatives {
   const { reference, matrices, extra } = model;
   const state = model.stateAt(alpha, command);
-  // d/dα of cos α · level + sin α · rising is the same state a quarter turn on.
   const byAlpha = addLoads([
-    loadChange(matrices, state, model.stateAt(alpha + Math.PI / 2, command), about),
+    loadChange(matrices, state, changeWithAlpha(model, alpha, command), about),
     extra.perAlpha(alpha, about),
   ]);
   const total = model.loadAt(alpha, command, about);
@@ -81,7 +81,7 @@ function elevatorChange(model: AeroModel, state: FlowCase, alpha: number, about:
 export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3): number {
   const { matrices, extra } = model;
   const byAlpha = addLoads([
-    loadChange(matrices, model.stateAt(alpha, 0), model.stateAt(alpha + Math.PI / 2, 0), about),
+    loadChange(matrices, model.stateAt(alpha, 0), changeWithAlpha(model, alpha, 0), about),
     extra.perAlpha(alpha, about),
   ]);
   return about[0] - byAlpha.moment[1] / byAlpha.force[2];
@@ -109,8 +109,8 @@ export interface LateralCases {
   readonly yawRate: FlowCase;
 }
 
-/** The three lateral disturbances at unit β, p/V and r/V. */
-export function lateralCases(model: AeroModel, command: number, about: Vector3): LateralCases {
+/** The three lateral disturbances of a state at unit β, p/V and r/V. */
+export function lateralCases(model: AeroModel, alpha: number, command: number, about: Vector3): LateralCases {
   const { matrices } = model;
   const parity = 'antisymmetric';
   const panels = flownPanels(model, command);
@@ -123,7 +123,13 @@ export function lateralCases(model: AeroModel, command: number, about: Vector3):
   const sideslip = unit('sideslip', { ...STILL_AIR, linear: [0, -1, 0] });
   const rolling = unit('rolling', { ...STILL_AIR, turn: [-1, 0, 0] });
   return {
-    sideslip,
+    sideslip: model.turnsWakes
+      ? combineCases([
+          [1, sideslip],
+          // Wind from the right takes the wakes to the left.
+          [-1 / Math.cos(alpha), wakeTurned(matrices, model.stateAt(alpha, command), 'right')],
+        ])
+      : sideslip,
     // Rolling about a line at height z is rolling about the datum and slipping by −z.
     rollRate: combineCases([
       [1, rolling],
@@ -146,7 +152,7 @@ export function lateralDerivatives(model: AeroModel, input: LateralInput): Later
   const { reference, matrices, extra } = model;
   const { about, alpha, command } = input;
   const state = model.stateAt(alpha, command);
-  const cases = lateralCases(model, command, about);
+  const cases = lateralCases(model, alpha, command, about);
   const coefficients = (load: Load): ControlDerivatives => ({
     sideForce: (2 * load.force[1]) / reference.area,
     roll: (-2 * load.moment[0]) / (reference.area * reference.span),
@@ -182,6 +188,6 @@ export function oddControlCase(model: AeroModel, { odd }: CommandAngles, alpha: 
 /** Yaw stiffness and side force by surface, to say which one carries them. */
 export function sideslipShares(model: AeroModel, input: LateralInput): Load[] {
   const state = model.stateAt(input.alpha, input.command);
-  const { sideslip } = lateralCases(model, input.command, input.about);
+  const { sideslip } = lateralCases(model, input.alpha, input.command, input.about);
   return loadChangeBySurface(model.matrices, state, sideslip, input.about);
 }

@@ -1,9 +1,11 @@
 import { isAftTail, isFin, isWing } from '@/core/2-document/schema/roles';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import type { AeroModel } from './aeroModel';
 import type { FlowCase } from './flowCase';
 import { dotRow } from './luFactors';
 import type { InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
+import { turnedAir } from './turningWakes';
 
 /** Which surfaces feel the wake and what they are called in words. */
 export interface DownwashReceiver {
@@ -30,23 +32,46 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
  * Mean angle by which all other wings and tails lower the air that meets a group,
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
-export function meanDownwash(matrices: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): number {
-  const { lattice, symmetricNormal } = matrices;
-  const n = lattice.panels;
-  const count = lattice.cells.count;
-  // What acts: everything but the group itself and fins, which are end plates rather than wings.
+export function meanDownwash(matrices: InfluenceMatrices, receiver: DownwashReceiver, state: FlowCase): number {
+  const n = matrices.lattice.panels;
+  const acting = actingOn(matrices, receiver, state);
+  return meanOver(matrices, receiver, (panel) => dotRow(matrices.symmetricNormal, panel * n, acting, 0, n));
+}
+
+/** Its slope with angle of attack dε/dα; `byAlpha` is what the state gains per radian. */
+export function downwashSlope(
+  { matrices, turnsWakes }: AeroModel,
+  receiver: DownwashReceiver,
+  { state, byAlpha, alpha }: { readonly state: FlowCase; readonly byAlpha: FlowCase; readonly alpha: number },
+): number {
+  const slope = meanDownwash(matrices, receiver, byAlpha);
+  if (!turnsWakes) return slope;
+  const { normal } = turnedAir(matrices, actingOn(matrices, receiver, state), 'up');
+  return slope + meanOver(matrices, receiver, (panel) => normal[panel]!) / Math.cos(alpha) ** 2;
+}
+
+/** What acts: everything but the group itself and fins, which are end plates rather than wings. */
+function actingOn({ lattice }: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): Float64Array {
   const isActing = lattice.surfaces.map((surface, index) => !surfaces.includes(index) && !isFin(surface));
-  const acting = Float64Array.from(state.circulation, (strength, j) =>
-    isActing[lattice.strips[Math.floor(j / count)]!.surface] ? strength : 0,
+  return Float64Array.from(state.circulation, (strength, j) =>
+    isActing[lattice.strips[Math.floor(j / lattice.cells.count)]!.surface] ? strength : 0,
   );
+}
+
+/** Mean of a velocity along the normals of a group, as the angle by which it lowers the air. */
+function meanOver(
+  { lattice }: InfluenceMatrices,
+  { surfaces }: DownwashReceiver,
+  normalAt: (panel: number) => number,
+): number {
+  const count = lattice.cells.count;
   let sum = 0;
   let area = 0;
   lattice.strips.forEach((strip, stripIndex) => {
     if (!surfaces.includes(strip.surface) || strip.tangentY < 0.1) return;
     for (let k = 0; k < count; k++) {
-      const normal = dotRow(symmetricNormal, (stripIndex * count + k) * n, acting, 0, n);
       const share = strip.width * strip.m.chord;
-      sum -= (share * normal) / strip.tangentY;
+      sum -= (share * normalAt(stripIndex * count + k)) / strip.tangentY;
       area += share;
     }
   });

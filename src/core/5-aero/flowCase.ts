@@ -113,6 +113,20 @@ export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInp
   return withVelocities(matrices, input.parity, circulation, input.onset);
 }
 
+/** The circulation that holds against an induced velocity along the normals, and what it induces in turn. */
+export function solveInduced(
+  matrices: InfluenceMatrices,
+  parity: Parity,
+  normal: Float64Array,
+  withoutTail = false,
+): FlowCase {
+  const { factors } = halfOf(matrices, parity);
+  const right = normal.map((value, i) => (parity === 'symmetric' && !matrices.lattice.doubled[i] ? 0 : -value));
+  const circulation = new Float64Array(factors.size);
+  circulation.set(solveFactored(factors, right, withoutTail ? factors.block : factors.size));
+  return withVelocities(matrices, parity, circulation, STILL_AIR);
+}
+
 /** @throws NoFlowError when that half has no answer */
 function halfOf(matrices: InfluenceMatrices, parity: Parity): HalfProblem {
   const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;

@@ -50,7 +50,7 @@ export function induceAlong(
   lookAcross(field, line);
   for (let index = 0; index < xs.length; index++) {
     const x = xs[index]!;
-    if (field.rise === 0) straightLegs(field, x);
+    if (isStraight(field)) straightLegs(field, x);
     else bentLegs(field, x, line);
     addBoundSegments(field, line, rows[index]!);
   }
@@ -71,6 +71,8 @@ export function induceFar(field: VortexField, line: SightLine, { v, w }: Pick<Ve
     w[strip] = 2 * (meanW[edge + 1]! - meanW[edge]!);
   });
 }
+
+const isStraight = ({ rise, drift }: VortexField): boolean => rise === 0 && drift === 0;
 
 /** Velocity at x of the legs that leave every corner straight back. */
 function straightLegs({ lattice, cornerX, edges, sight }: VortexField, x: number): void {
@@ -100,7 +102,7 @@ function addBoundSegments(field: VortexField, { y, z }: SightLine, { u, v, w }: 
   const { lattice, edgeY, edgeZ, firstEdge } = field;
   const { offsetX, distance, inverse, legU, legV, legW } = field.sight;
   const count = lattice.cells.count;
-  const isBent = field.rise !== 0;
+  const isBent = !isStraight(field);
   const surfaces = lattice.surfaces.length;
   let panel = 0;
   for (let surface = 0; surface < surfaces; surface++) {

@@ -5,6 +5,8 @@ import { type Meeting, meetingsOf } from './meetings';
 export interface WakeDirection {
   /** Tangent of the angle at which wakes rise behind the trailing edges; 0 is straight along the datum. */
   readonly rise: number;
+  /** Tangent of the angle at which they drift to the right; 0 without sideslip. */
+  readonly drift?: number;
 }
 
 /** The geometry of all trailing legs, in flat arrays, for the inner loop. */
@@ -29,10 +31,11 @@ export interface VortexField {
   /** Edges where surfaces meet. */
   readonly meetings: readonly (Meeting | null)[];
   readonly rise: number;
+  readonly drift: number;
   readonly sight: Sight;
 }
 
-export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexField {
+export function vortexField(lattice: Lattice, { rise, drift = 0 }: WakeDirection): VortexField {
   const count = lattice.cells.count;
   const edges = lattice.strips.length + lattice.surfaces.length;
   const make = () => new Float64Array(edges);
@@ -52,6 +55,7 @@ export function vortexField(lattice: Lattice, { rise }: WakeDirection): VortexFi
     sheetTangentZ: make(),
     firstEdge: [] as number[],
     rise,
+    drift,
     sight: roomFor(edges, edges * count),
   };
   let edge = 0;

@@ -1,4 +1,5 @@
 import { asymmetry } from './asymmetry/asymmetry';
+import { bands } from './bands/bands';
 import { ceilings } from './ceilings/ceilings';
 import { drag } from './drag/drag';
 import { feel } from './feel/feel';
@@ -25,18 +26,19 @@ import { window } from './window/window';
 
 /**
  * The whole story of one design, in order: what coefficients refer to, what it
- * weighs, how it holds itself in pitch, roll and yaw, when it stalls, what
- * level flight asks, how fast it flies, where it may balance, what its angles
+ * weighs, when it stalls, how it holds itself in pitch, roll and yaw and how
+ * sure that is, what level flight asks, how fast it flies, where it may balance, what its angles
  * and its sticks do, how it moves, and what is worth knowing beside it.
  * A group reads only groups above it and is computed when it is asked for.
  */
 export const GROUPS = [
   reference,
   mass,
+  stall,
+  bands,
   pitch,
   lateral,
   lift,
-  stall,
   trim,
   drag,
   speeds,

@@ -53,6 +53,7 @@ const PAIRS: Record<string, readonly [Design, Design]> = {
   ],
   weakFin: [change(base, ['/surfaces/fin/stations/1/distanceFromRoot', 40]), base],
   coarseLattice: [largestDesign(1), base],
+  signOpen: [at(numbers.pitch.neutralPoint! * 1000), base],
   contourUnusable: [contour({ thickness: 0.001 }), contour({})],
   overWeight: [change(base, ['/brief/maximumMass', 599]), change(base, ['/brief/maximumMass', 601])],
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { numbersGroup } from '../group';
 import { maybe } from '../keys';
+import { bands } from '../bands/bands';
 import { reference } from '../reference/reference';
 import { explainLateral } from './workings';
 
@@ -27,7 +28,7 @@ const NO_YAW = 'No control answers to yaw.';
 export const lateral = numbersGroup(keys, {
   id: 'lateral',
   title: 'Roll and yaw',
-  needs: { reference },
+  needs: { reference, bands },
   compute: ({ lateral: slopes }) => ({
     sideForceSlope: slopes.sideForceSlope,
     dihedralEffect: slopes.dihedralEffect,
@@ -47,5 +48,6 @@ export const lateral = numbersGroup(keys, {
       ...(slopes.yaw ? {} : { rollFromRudder: NO_YAW, yawFromRudder: NO_YAW }),
     },
   }),
-  explain: ({ cruise }, value, { reference: of }) => explainLateral(value, of, cruise.isTrimmed ? cruise.state : null),
+  explain: ({ cruise }, value, { reference: of, bands: { dihedralEffect, yawStiffness } }) =>
+    explainLateral(value, of, cruise.isTrimmed ? cruise.state.alpha : null, { dihedralEffect, yawStiffness }),
 });

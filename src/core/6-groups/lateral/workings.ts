@@ -22,8 +22,10 @@ interface Row {
 }
 
 const BY_BODY = 'Fuselage moments ±20 %, sidewash about ten percent.';
+const BY_BODY_AND_WAKE =
+  'Fuselage moments ±20 %, sidewash about ten percent, and how far it moves with the wakes and over the speeds flown.';
 const BY_WAKE =
-  'Ten percent, and half of C_L/A: wakes that turn with the wind take away a good part of what grows with lift, here they stay along the datum.';
+  'Ten percent, and how far it moves when wakes turn with the wind and over the speeds flown; here they stay along the datum.';
 const BY_LATTICE = 'Lattice against measurement at model scale, about ten percent.';
 const BY_HINGE = 'Gaps and thick boundary layers at model scale take up to a fifth of a control’s power.';
 
@@ -35,7 +37,7 @@ const ROWS: readonly Row[] = [
     symbol: 'C_nβ',
     formula: '∂C_n/∂β, wind from the right positive: a stable fin gives a positive value',
     share: 0.15,
-    bandBecause: BY_BODY,
+    bandBecause: BY_BODY_AND_WAKE,
   },
   {
     key: 'dihedralEffect',
@@ -117,19 +119,19 @@ interface Reference {
   readonly aspectRatio: number | null;
 }
 
-/** Workings of the lateral derivatives that could be computed. @param trim the trimmed state; null without one */
+/** Workings of the lateral derivatives that could be computed. @param alpha of the trimmed state; null without one */
 export function explainLateral(
   lateral: Readonly<Record<Key, number | null>>,
   { span, area, aspectRatio }: Reference,
-  trim: { readonly alpha: number; readonly lift: number } | null,
+  alpha: number | null,
+  bands: Readonly<Partial<Record<Key, number | null>>>,
 ): Working[] {
   if (span === null || area === null || aspectRatio === null) return [];
   const inputs = [
     input('b', 'Span', span, 'length'),
     input('S', 'Wing area', area, 'area'),
-    ...inputWhenKnown('α', 'Angle of attack at cruise', trim?.alpha ?? null, 'angle'),
+    ...inputWhenKnown('α', 'Angle of attack at cruise', alpha, 'angle'),
   ];
-  const wakePart = (0.5 * Math.abs(trim?.lift ?? 0)) / aspectRatio;
   return ROWS.flatMap(({ key, name, symbol, formula, share, bandBecause }) =>
     whenKnown(lateral[key], (value): Working => ({
       id: key,
@@ -143,7 +145,7 @@ export function explainLateral(
       source:
         'Antisymmetric lattice problem, body axes about the balance point (Katz & Plotkin, ch. 12; signs as Etkin & Reid)',
       range: 'Small disturbances of level flight below stall',
-      band: share * Math.abs(value) + (key === 'dihedralEffect' ? wakePart : 0),
+      band: share * Math.abs(value) + (bands[key] ?? 0),
     })),
   );
 }

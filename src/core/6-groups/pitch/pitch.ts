@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { loadPerAlphaWithoutTail } from '@/core/5-aero/aeroModel';
-import { meanDownwash } from '@/core/5-aero/downwash';
+import { downwashSlope, meanDownwash } from '@/core/5-aero/downwash';
 import { manoeuvreMargin } from '@/core/5-aero/manoeuvreMargin';
 import { zeroLift } from '@/core/5-aero/trim';
 import { say } from '@/core/1-base/words/phrase';
 import { numbersGroup } from '../group';
 import { maybe, vector } from '../keys';
+import { bands } from '../bands/bands';
 import { mass } from '../mass/mass';
 import { reference } from '../reference/reference';
 import type { Solution } from '../solution/solution';
-import { wakeBand } from './wakeBand';
 import { NO_MASS, NO_PITCH } from '../words';
 import { explainPitch } from './workings';
 
@@ -19,7 +19,7 @@ const keys = z.object({
   momentSlope: maybe('perRadian', 'C_mα about the balance point, nose up positive: negative is stable'),
   zeroLiftMoment: maybe('ratio', 'C_m without lift, control neutral; nose up positive'),
   neutralPoint: maybe('length', 'Neutral point, aft of the datum'),
-  neutralPointBand: maybe('length', 'Half width of the band that the choice of wake gives'),
+  neutralPointBand: maybe('length', 'Half width of its band: either wake, all speeds flown'),
   neutralPointWithoutTail: maybe('length', 'Neutral point of all but the tail'),
   staticMargin: maybe('percent', '(neutral point − centre of gravity) over mean chord, a fraction'),
   manoeuvreMargin: maybe('percent', 'Margin in a pull-up, where the tail damps, a fraction'),
@@ -40,16 +40,14 @@ const ONE_SURFACE = 'There is no second surface behind the first.';
 export const pitch = numbersGroup(keys, {
   id: 'pitch',
   title: 'Pitch',
-  needs: { reference, mass },
-  compute: (solution) => {
-    const { model, prepared, alpha, pitch: slopes, hasTail, receiver, state, quarterTurn } = solution;
+  needs: { reference, mass, bands },
+  compute: (solution, { bands: { neutralPoint: band, reasons: bandReasons } }) => {
+    const { model, prepared, alpha, pitch: slopes, hasTail, receiver, state } = solution;
     const { about, weights } = prepared;
     const weighed = weights.properties;
     const withoutTail = hasTail ? loadPerAlphaWithoutTail(model, alpha, about) : null;
     const zero = zeroLift(model, about);
     const staticMargin = weighed ? (slopes.neutralPoint - about[0]) / prepared.reference.meanChord : null;
-    const withoutBands = isWithoutBands(solution);
-    const band = withoutBands ? null : hasTail || receiver ? wakeBand(prepared, alpha) : 0;
     return {
       liftSlope: slopes.liftSlope,
       zeroLiftAlpha: zero.ok ? zero.alpha : null,
@@ -71,7 +69,7 @@ export const pitch = numbersGroup(keys, {
             })
           : null,
       downwash: receiver ? meanDownwash(model.matrices, receiver, state) : null,
-      downwashSlope: receiver ? meanDownwash(model.matrices, receiver, quarterTurn) : null,
+      downwashSlope: receiver ? downwashSlope(model, receiver, solution) : null,
       pitchDamping: slopes.pitchDamping,
       liftFromElevator: slopes.liftFromElevator,
       momentFromElevator: slopes.momentFromElevator,
@@ -79,13 +77,7 @@ export const pitch = numbersGroup(keys, {
       reasons: {
         ...(zero.ok ? {} : { zeroLiftAlpha: zero.reason, zeroLiftMoment: zero.reason }),
         ...(hasTail ? {} : { neutralPointWithoutTail: 'There is no tail to leave out.' }),
-        ...(band === null
-          ? {
-              neutralPointBand: withoutBands
-                ? 'It is computed when the drag ends.'
-                : 'Surfaces lie too close together.',
-            }
-          : {}),
+        ...(band === null ? { neutralPointBand: bandReasons['neutralPoint'] } : {}),
         ...(receiver ? {} : { downwash: ONE_SURFACE, downwashSlope: ONE_SURFACE }),
         ...(weighed
           ? {}
@@ -105,9 +97,6 @@ export const pitch = numbersGroup(keys, {
       liftAtTrim: liftAtTrim(solution),
     }),
 });
-
-const isWithoutBands = ({ options }: Solution): boolean =>
-  options.quick === true || (options.without?.includes('bands') ?? false);
 
 /** Lift coefficient of level flight; null when it is not trimmed. */
 const liftAtTrim = ({ cruise }: Solution): number | null => (cruise.isTrimmed ? cruise.state.lift : null);

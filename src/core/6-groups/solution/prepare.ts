@@ -53,7 +53,8 @@ export interface Prepared {
   readonly flapTravel: Radians;
   readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
   readonly dragArea: SquareMetres;
-  readonly modelAt: (rise: number) => AeroModel;
+  /** Wakes straight along the datum, or along the wind at an angle of attack. */
+  readonly modelAt: (wind: Radians | null) => AeroModel;
 }
 
 /** Lays out, weighs and cuts a design. Null when there is no wing with area. */
@@ -83,10 +84,10 @@ export function prepare(
   const factors = surfacesOnly
     ? null
     : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
-  const modelAt = (rise: number): AeroModel => {
-    const matrices = influenceOf(lattice, rise, factors);
+  const modelAt = (wind: Radians | null): AeroModel => {
+    const matrices = influenceOf(lattice, wind === null ? 0 : Math.tan(wind), factors);
     const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
-    return aeroModel({ matrices, reference, pitch: commands.pitch, extra });
+    return aeroModel({ matrices, reference, pitch: commands.pitch, extra, turnsWakes: wind !== null });
   };
   return {
     design,

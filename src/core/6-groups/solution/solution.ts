@@ -1,4 +1,4 @@
-import type { AeroModel } from '@/core/5-aero/aeroModel';
+import { type AeroModel, changeWithAlpha } from '@/core/5-aero/aeroModel';
 import {
   type LateralDerivatives,
   lateralDerivatives,
@@ -14,6 +14,14 @@ import { type TrimmedLine, trimmedLine } from '@/core/5-aero/polar';
 import { type Cruise, cruiseState } from './cruise';
 import type { AnalyseOptions, Prepared } from './prepare';
 import { expectSoundPitch } from './soundness';
+
+/** Wakes whose direction changes by less than this are the same [rad]. */
+const SAME_WIND = 0.002;
+/** Turns of the wakes until they are, at most. */
+const MOST_TURNS = 6;
+
+const WAKES_UNSETTLED =
+  'Wakes along the wind and the trim that they give do not settle: look for a tail that lies in the wake of a wing.';
 
 /** What cannot be solved once is not tried again by every group that asks. */
 function attempt<Value>(solve: () => Value): { value: Value } | { failure: unknown } {
@@ -49,16 +57,28 @@ export class Solution {
 
   get #straight(): { readonly model: AeroModel; readonly cruise: Cruise } {
     return this.#once('straight', () => {
-      const model = this.prepared.modelAt(0);
+      const model = this.prepared.modelAt(null);
       expectSoundPitch(this.prepared, model);
       return { model, cruise: cruiseState(this.prepared, model) };
     });
   }
 
+  /** Wakes along the wind of the trim that they give. */
+  get #along(): { readonly model: AeroModel; readonly cruise: Cruise } {
+    return this.#once('along', () => {
+      let { alpha } = this.#straight.cruise.state;
+      for (let turns = 0; turns < MOST_TURNS; turns++) {
+        const model = this.prepared.modelAt(alpha);
+        const cruise = cruiseState(this.prepared, model);
+        if (Math.abs(cruise.state.alpha - alpha) < SAME_WIND) return { model, cruise };
+        alpha = cruise.state.alpha;
+      }
+      throw new NoFlowError(WAKES_UNSETTLED);
+    });
+  }
+
   get model(): AeroModel {
-    return this.#once('model', () =>
-      this.isWind ? this.prepared.modelAt(Math.tan(this.#straight.cruise.state.alpha)) : this.#straight.model,
-    );
+    return this.isWind ? this.#along.model : this.#straight.model;
   }
 
   /** False when two surfaces lie in one another and the lattice says nothing. */
@@ -70,7 +90,7 @@ export class Solution {
 
   /** Level flight at the cruise speed, or why there is none. */
   get cruise(): Cruise {
-    return this.#once('cruise', () => (this.isWind ? cruiseState(this.prepared, this.model) : this.#straight.cruise));
+    return this.isWind ? this.#along.cruise : this.#straight.cruise;
   }
 
   get alpha(): number {
@@ -86,9 +106,9 @@ export class Solution {
     return this.#once('state', () => this.model.stateAt(this.alpha, this.command));
   }
 
-  /** The state turned nose up by a right angle: what grows with angle of attack, per radian. */
-  get quarterTurn(): FlowCase {
-    return this.#once('quarterTurn', () => this.model.stateAt(this.alpha + Math.PI / 2, this.command));
+  /** What the state gains per radian of angle of attack. */
+  get byAlpha(): FlowCase {
+    return this.#once('byAlpha', () => changeWithAlpha(this.model, this.alpha, this.command));
   }
 
   get pitch(): PitchDerivatives {

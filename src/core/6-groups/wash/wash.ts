@@ -1,7 +1,6 @@
 import { isFin } from '@/core/2-document/schema/roles';
 import { z } from 'zod';
-import { meanDownwash } from '@/core/5-aero/downwash';
-import type { FlowCase } from '@/core/5-aero/flowCase';
+import { downwashSlope, meanDownwash } from '@/core/5-aero/downwash';
 import { valueGroup } from '../group';
 import { quantity } from '../keys';
 
@@ -18,14 +17,14 @@ export const wash = valueGroup(value, {
   id: 'wash',
   title: 'Wash',
   needs: {},
-  compute: ({ model, state, quarterTurn }) =>
+  compute: (solution) =>
     Object.fromEntries(
-      model.lattice.surfaces.flatMap((surface, index) => {
+      solution.model.lattice.surfaces.flatMap((surface, index) => {
         if (!surface.mirrored || isFin(surface)) return [];
         const { id } = surface;
         const receiver = { surfaces: [index], name: id };
-        const at = (flow: FlowCase) => meanDownwash(model.matrices, receiver, flow);
-        return [[id, { angle: at(state), slope: at(quarterTurn) }]];
+        const angle = meanDownwash(solution.model.matrices, receiver, solution.state);
+        return [[id, { angle, slope: downwashSlope(solution.model, receiver, solution) }]];
       }),
     ),
 });

@@ -31,6 +31,7 @@ import { pitchFloor } from './pitchFloor';
 import { rearStallsFirst } from './rearStallsFirst';
 import { rollFeel } from './rollFeel';
 import { rudderRolls } from './rudderRolls';
+import { signOpen } from './signOpen';
 import { slowSide } from './slowSide';
 import { smallTail } from './smallTail';
 import { spanOverBrief } from './spanOverBrief';
@@ -97,4 +98,5 @@ export const RULES: readonly Rule[] = [
   wingUnspared,
   yawFeel,
   coarseLattice,
+  signOpen,
 ];

@@ -1,0 +1,67 @@
+import type { Fraction, Metres, Radians } from '@/core/1-base/units/convert';
+import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
+import { commandAngles, type CommandAngles } from '@/core/5-aero/commands';
+import { lateralDerivatives, neutralPointAt } from '@/core/5-aero/derivatives';
+import { buildInfluence } from '@/core/5-aero/influence';
+import { buildLattice, MOST_PANELS, QUICK_GRID } from '@/core/5-aero/lattice';
+import { trim } from '@/core/5-aero/trim';
+import type { Prepared } from '../solution/prepare';
+
+/** What the choice of wake and the speed move, the largest of all against straight wakes at cruise. */
+export interface WakeBands {
+  readonly neutralPoint: Metres;
+  readonly dihedralEffect: number;
+  readonly yawStiffness: number;
+}
+
+type Numbers = { readonly [Name in keyof WakeBands]: number };
+
+/**
+ * The numbers of level flight at several lift coefficients, with wakes straight
+ * along the datum and along the wind, on a light lattice that says how far they
+ * move. @param lifts cruise first @throws NoFlowError
+ */
+export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeBands {
+  const { placed, reference, about, mixes } = prepared;
+  const lattice = buildLattice(placed, QUICK_GRID, MOST_PANELS);
+  const pitch = commandAngles(lattice, mixes.pitch);
+  const modelAt = (wind: Radians | null): AeroModel =>
+    aeroModel({
+      matrices: buildInfluence(lattice, { rise: wind === null ? 0 : Math.tan(wind) }),
+      reference,
+      pitch,
+      extra: () => NO_EXTRA_LOADS,
+      turnsWakes: wind !== null,
+    });
+  const straight = modelAt(null);
+  const numbersAt = (model: AeroModel, alpha: Radians, command: Radians): Numbers => {
+    const { dihedralEffect, yawStiffness } = lateralDerivatives(model, {
+      alpha,
+      command,
+      about,
+      roll: NONE,
+      yaw: NONE,
+    });
+    return { neutralPoint: neutralPointAt(model, alpha, about), dihedralEffect, yawStiffness };
+  };
+  const states = lifts.flatMap((lift) => {
+    const found = trim(straight, { lift, about });
+    return found.ok ? [{ alpha: found.state.alpha, command: found.state.elevator ?? 0 }] : [];
+  });
+  const [cruise] = states;
+  const headline = cruise ? numbersAt(straight, cruise.alpha, cruise.command) : null;
+  const all = states.flatMap(({ alpha, command }) => [
+    numbersAt(straight, alpha, command),
+    numbersAt(modelAt(alpha), alpha, command),
+  ]);
+  const most = (key: keyof WakeBands) =>
+    headline ? Math.max(...all.map((numbers) => Math.abs(numbers[key] - headline[key]))) : 0;
+  return {
+    neutralPoint: most('neutralPoint'),
+    dihedralEffect: most('dihedralEffect'),
+    yawStiffness: most('yawStiffness'),
+  };
+}
+
+const STILL = { angles: new Float64Array(), lean: new Float64Array() };
+const NONE: CommandAngles = { even: STILL, odd: STILL, hasEven: false, hasOdd: false };
