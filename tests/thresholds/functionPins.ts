@@ -135,7 +135,7 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
     ['BANDS', 'NOTHING'],
     [
       ...bands('roll', 0.035, 0.12, 0.22, 0.08),
-      ...bands('yaw', 0.12, 0.55, 0.85, 0.35),
+      ...bands('yaw', 0.4, 1.8, 2.8, 1.1),
       ...bands('pitch', 0.5, 2, 4, 1.2),
       ['none', felt('roll', 0.97e-4)],
       ['tooLittle', felt('roll', 1.03e-4)],

@@ -2,7 +2,7 @@ import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { Reference } from '@/core/3-shape/geometry/planform';
 import type { Vector3 } from '@/core/1-base/units/convert';
-import type { CommandAngles } from './commands';
+import { addTurn, type CommandAngles, type EffectAt, neutralTurn } from './commands';
 import {
   combineCases,
   controlCase,
@@ -14,7 +14,7 @@ import {
 } from './flowCase';
 import { addLoads, crossLoads, type Load, loadChange, moveLoad, NO_LOAD } from './forces';
 import type { InfluenceMatrices } from './influence';
-import { camberAndTwist, forStrips, type Lattice } from './lattice';
+import { camberAndTwist, forStrips, type Lattice, type PanelTurn } from './lattice';
 import { wakeTurned } from './turningWakes';
 
 /**
@@ -45,8 +45,8 @@ export interface AeroModel {
   readonly matrices: InfluenceMatrices;
   readonly lattice: Lattice;
   readonly reference: Reference;
-  /** Nose-up panel angles as drawn: incidence, camber, twist [rad]. */
-  readonly angles: Float64Array;
+  /** How the panels stand when no command is given. */
+  readonly standing: PanelTurn;
   readonly pitch: CommandAngles;
   readonly extra: ExtraLoads;
   /** True when wakes go with the wind, and so turn with every change of angle. */
@@ -62,9 +62,14 @@ export interface AeroModel {
 
 const ORIGIN: Vector3 = [0, 0, 0];
 
-/** Nose-up angle of every panel: camber, twist and incidence, as measured where it was measured (mean of both sides), else as drawn [rad]. */
-export function flownAnglesOf(lattice: Lattice): Float64Array {
+/**
+ * How every panel stands: camber, twist and incidence, as measured where it was
+ * measured (mean of both sides), else as drawn, and controls as far as their
+ * neutral turns them.
+ */
+export function standingPanels(lattice: Lattice, effectAt?: EffectAt): PanelTurn {
   const angles = camberAndTwist(lattice);
+  const lean = new Float64Array(lattice.panels);
   lattice.surfaces.forEach((surface, index) => {
     const { meanIncidence, meanTipTwist } = builtAngles(surface);
     const length = developedLength(surface);
@@ -72,8 +77,9 @@ export function flownAnglesOf(lattice: Lattice): Float64Array {
       const angle = meanIncidence + (meanTipTwist * strip.middle) / length;
       for (let k = 0; k < lattice.cells.count; k++) angles[first + k]! += angle;
     });
+    if (surface.mirrored) addTurn({ angles, lean }, neutralTurn(lattice, index, effectAt), 1);
   });
-  return angles;
+  return { angles, lean };
 }
 
 export interface AeroModelInput {
@@ -83,13 +89,15 @@ export interface AeroModelInput {
   /** Loads beside the surfaces, given the flow of a unit upwash. */
   readonly extra: (rising: FlowCase) => ExtraLoads;
   readonly turnsWakes?: boolean;
+  /** How much of its ideal effect a control has on a strip; all of it without. */
+  readonly effectAt?: EffectAt;
 }
 
 export function aeroModel(input: AeroModelInput): AeroModel {
-  const { matrices, reference, pitch, extra: extraOf, turnsWakes = false } = input;
+  const { matrices, reference, pitch, extra: extraOf, turnsWakes = false, effectAt } = input;
   const { lattice } = matrices;
-  const angles = flownAnglesOf(lattice);
-  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, angles });
+  const standing = standingPanels(lattice, effectAt);
+  const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, ...standing });
   const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
   const extra = extraOf(rising);
   const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even.angles) : null;
@@ -121,7 +129,7 @@ export function aeroModel(input: AeroModelInput): AeroModel {
     matrices,
     lattice,
     reference,
-    angles,
+    standing,
     pitch,
     extra,
     turnsWakes,
@@ -177,9 +185,9 @@ function withTurnedWakes(
 
 /** Change of load with angle of attack without the tail, from the leading block of the same factors. */
 export function loadPerAlphaWithoutTail(model: AeroModel, alpha: number, about: Vector3): Load {
-  const { matrices, angles, extra } = model;
+  const { matrices, standing, extra } = model;
   const onset = (linear: Vector3) => ({ ...STILL_AIR, linear });
-  const level = solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: onset([1, 0, 0]), angles });
+  const level = solveCaseWithoutTail(matrices, { parity: 'symmetric', onset: onset([1, 0, 0]), ...standing });
   const rising = unitCase(matrices, 'rising without tail', { parity: 'symmetric', onset: onset([0, 0, 1]) }, true);
   const turned = (angle: number) =>
     combineCases([

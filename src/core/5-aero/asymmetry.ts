@@ -3,6 +3,7 @@ import { builtAngles } from '@/core/3-shape/geometry/asBuilt';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
+import { type EffectAt, neutralTurn } from './commands';
 import type { ControlDerivatives, LateralDerivatives } from './derivatives';
 import { combineCases, controlCase } from './flowCase';
 import { loadChange } from './forces';
@@ -22,8 +23,8 @@ export interface Asymmetry {
   readonly steadyRoll: number;
 }
 
-/** Half the difference of each panel's angle, right minus left, from measured incidence and twist. */
-export function oddAngles(lattice: Lattice): Float64Array {
+/** Half the difference of each panel's angle, right minus left, from measured incidence and twist and from rudders off their middle. */
+export function oddAngles(lattice: Lattice, effectAt?: EffectAt): Float64Array {
   const angles = new Float64Array(lattice.panels);
   lattice.surfaces.forEach((surface, index) => {
     const { halfIncidence, halfTipTwist } = builtAngles(surface);
@@ -32,6 +33,8 @@ export function oddAngles(lattice: Lattice): Float64Array {
       const angle = halfIncidence + (halfTipTwist * strip.middle) / length;
       angles.fill(angle, first, first + lattice.cells.count);
     });
+    // A fin is by itself: what its rudder stands off is felt as it is.
+    if (!surface.mirrored) neutralTurn(lattice, index, effectAt).angles.forEach((turn, i) => (angles[i]! += turn));
   });
   return angles;
 }
@@ -42,6 +45,7 @@ interface AsymmetryInput {
   readonly about: Vector3;
   readonly lift: number;
   readonly lateral: LateralDerivatives;
+  readonly effectAt?: EffectAt;
 }
 
 /**
@@ -52,9 +56,12 @@ interface AsymmetryInput {
  * controls that are there, in the least-squares sense where one is missing.
  * Source: Etkin & Reid, Dynamics of Flight, section 2.9 (lateral trim).
  */
-export function solveAsymmetry(model: AeroModel, { alpha, command, about, lift, lateral }: AsymmetryInput): Asymmetry {
+export function solveAsymmetry(
+  model: AeroModel,
+  { alpha, command, about, lift, lateral, effectAt }: AsymmetryInput,
+): Asymmetry {
   const { matrices, lattice, reference } = model;
-  const odd = oddAngles(lattice);
+  const odd = oddAngles(lattice, effectAt);
   const isStraight = odd.every((angle) => angle === 0);
   let disturbance: ControlDerivatives = { sideForce: 0, roll: 0, yaw: 0 };
   if (!isStraight) {

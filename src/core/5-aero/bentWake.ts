@@ -1,41 +1,69 @@
-import type { VortexField } from './vortexField';
-import { FOUR_PI_INVERSE, NEAR_WIDTHS, ON_LINE, sheet, sheetMean, type SightLine } from './wakeSheet';
+import type { WakeDirection, VortexField } from './vortexField';
+import { FOUR_PI_INVERSE, lookAcross, NEAR_WIDTHS, ON_LINE, sheet, sheetMean, type SightLine } from './wakeSheet';
+
+/** A direction in which wakes go, and the plane across it: d, e₁ level, e₂ = d × e₁. */
+interface WakeFrame {
+  readonly d: readonly [number, number, number];
+  readonly e1: readonly [number, number];
+  readonly e2: readonly [number, number, number];
+}
+
+export function wakeFrame({ rise, drift = 0 }: WakeDirection): WakeFrame {
+  const long = 1 / Math.hypot(1, drift, rise);
+  const d = [long, drift * long, rise * long] as const;
+  const level = 1 / Math.hypot(1, drift);
+  const e1 = [-drift * level, level] as const;
+  return { d, e1, e2: [-d[2] * e1[1], d[2] * e1[0], d[0] * e1[1] - d[1] * e1[0]] };
+}
+
+/** Where `wakeOf` leaves the velocity, so that the loop allocates nothing. */
+export const wake = new Float64Array(3);
 
 /**
- * Legs that follow the chord to the trailing edge and then go with the wind,
- * seen from x. The half-line along the unit vector d is seen in the plane
- * across it, with e₁ level and e₂ = d × e₁: there it acts as a leg along the
- * chord does in the plane across that.
+ * Velocity at a point of the half-line that leaves the trailing edge of one
+ * edge, at unit circulation, into `wake`. It is seen in the plane across it;
+ * there it acts as a leg along the chord does in the plane across that.
  */
-export function bentLegs(field: VortexField, x: number, { y, z }: SightLine): void {
-  const { edgeAcross, edgeSpread, offsetX, distance, inverse, legU, legV, legW } = field.sight;
+export function wakeOf(
+  field: VortexField,
+  { d, e1, e2 }: WakeFrame,
+  edge: number,
+  x: number,
+  { y, z }: SightLine,
+): void {
+  const dy = y - field.edgeY[edge]!;
+  const dz = z - field.edgeZ[edge]!;
+  const tx = x - field.edgeTrailing[edge]!;
+  const tr = Math.sqrt(tx * tx + dy * dy + dz * dz);
+  const along = tx * d[0] + dy * d[1] + dz * d[2];
+  const aside = tx * e1[0] + dy * e1[1];
+  const height = tx * e2[0] + dy * e2[1] + dz * e2[2];
+  const lineAcross = aside * aside + height * height;
+  let wake1 = lineAcross < ON_LINE ? 0 : -height / lineAcross;
+  let wake2 = lineAcross < ON_LINE ? 0 : aside / lineAcross;
+  if (field.sight.edgeSpread[edge] && lineAcross < (NEAR_WIDTHS * field.sheetLength[edge]!) ** 2) {
+    sheetMean(field, edge, y - dy + aside, z - dz + height);
+    wake1 = sheet[0]!;
+    wake2 = sheet[1]!;
+  }
+  const turn = (FOUR_PI_INVERSE * (tr + along)) / tr;
+  wake[0] = (wake1 * e1[0] + wake2 * e2[0]) * turn;
+  wake[1] = (wake1 * e1[1] + wake2 * e2[1]) * turn;
+  wake[2] = wake2 * e2[2] * turn;
+}
+
+/** Legs that follow the chord to the trailing edge and then go with the wind, seen from x. */
+export function bentLegs(field: VortexField, x: number, line: SightLine): void {
+  const { edgeAcross, offsetX, distance, inverse, legU, legV, legW } = field.sight;
   const count = field.lattice.cells.count;
-  const long = 1 / Math.hypot(1, field.drift, field.rise);
-  const [dx0, dy0, dz0] = [long, field.drift * long, field.rise * long];
-  const level = 1 / Math.hypot(1, field.drift);
-  const [e1x, e1y] = [-field.drift * level, level];
-  const [e2x, e2y, e2z] = [-dz0 * e1y, dz0 * e1x, dx0 * e1y - dy0 * e1x];
+  const frame = wakeFrame(field);
   for (let edge = 0; edge < field.edges; edge++) {
-    const dy = y - field.edgeY[edge]!;
-    const dz = z - field.edgeZ[edge]!;
+    const dy = line.y - field.edgeY[edge]!;
+    const dz = line.z - field.edgeZ[edge]!;
     const across = edgeAcross[edge]!;
     const tx = x - field.edgeTrailing[edge]!;
-    const tr = Math.hypot(tx, dy, dz);
-    const along = tx * dx0 + dy * dy0 + dz * dz0;
-    const aside = tx * e1x + dy * e1y;
-    const height = tx * e2x + dy * e2y + dz * e2z;
-    const lineAcross = aside * aside + height * height;
-    let wake1 = lineAcross < ON_LINE ? 0 : -height / lineAcross;
-    let wake2 = lineAcross < ON_LINE ? 0 : aside / lineAcross;
-    if (edgeSpread[edge] && lineAcross < (NEAR_WIDTHS * field.sheetLength[edge]!) ** 2) {
-      sheetMean(field, edge, y - dy + aside, z - dz + height);
-      wake1 = sheet[0]!;
-      wake2 = sheet[1]!;
-    }
-    const turn = (FOUR_PI_INVERSE * (tr + along)) / tr;
-    const wakeU = (wake1 * e1x + wake2 * e2x) * turn;
-    const wakeV = (wake1 * e1y + wake2 * e2y) * turn;
-    const wakeW = wake2 * e2z * turn;
+    const tr = Math.sqrt(tx * tx + dy * dy + dz * dz);
+    wakeOf(field, frame, edge, x, line);
     for (let k = 0, corner = edge * count; k < count; k++, corner++) {
       const dx = x - field.cornerX[corner]!;
       const r = Math.sqrt(dx * dx + across);
@@ -44,9 +72,35 @@ export function bentLegs(field: VortexField, x: number, { y, z }: SightLine): vo
       inverse[corner] = 1 / r;
       // Segment along x from the corner to the trailing edge.
       const finite = across < ON_LINE ? 0 : (FOUR_PI_INVERSE * (dx / r - tx / tr)) / across;
-      legU[corner] = wakeU;
-      legV[corner] = finite * -dz + wakeV;
-      legW[corner] = finite * dy + wakeW;
+      legU[corner] = wake[0]!;
+      legV[corner] = finite * -dz + wake[1]!;
+      legW[corner] = finite * dy + wake[2]!;
     }
   }
+}
+
+/**
+ * Change of the velocity at points of a line that wakes of these strengths, one
+ * to an edge, induce there when they turn from one direction to another.
+ */
+export function wakesTurned(
+  field: VortexField,
+  strengths: Float64Array,
+  [from, to]: readonly [WakeFrame, WakeFrame],
+  line: SightLine,
+  xs: ArrayLike<number>,
+): Float64Array[] {
+  lookAcross(field, line);
+  return Array.from({ length: xs.length }, (_, index) => {
+    const sum = new Float64Array(3);
+    for (let edge = 0; edge < field.edges; edge++) {
+      const strength = strengths[edge]!;
+      if (strength === 0) continue;
+      wakeOf(field, to, edge, xs[index]!, line);
+      for (let axis = 0; axis < 3; axis++) sum[axis]! += strength * wake[axis]!;
+      wakeOf(field, from, edge, xs[index]!, line);
+      for (let axis = 0; axis < 3; axis++) sum[axis]! -= strength * wake[axis]!;
+    }
+    return sum;
+  });
 }

@@ -3,6 +3,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
 import type { Mix } from '@/core/2-document/schema/brief';
 import { developedLength, panelAt, type PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { effectiveTurn } from './controlHold';
 import { controlTurn, type Lattice, type PanelTurn } from './lattice';
 
 export type Command = Mix['command'];
@@ -11,6 +12,8 @@ export const COMMANDS: readonly Command[] = ['pitch', 'roll', 'yaw', 'flap'];
 /** How far one control follows a command, trailing edge down positive, per side. */
 export interface MixTerm {
   readonly surface: string;
+  /** A single surface has no left side: what moves right moves it. */
+  readonly mirrored: boolean;
   readonly control: Control;
   readonly left: number;
   readonly right: number;
@@ -28,7 +31,7 @@ const ANSWERS: Record<ControlFunction, readonly Command[]> = {
 
 /**
  * The controls that follow a command: the design's own mix, or the usual one.
- * Pitch and flap: trailing edges down. Roll to the right: right one up, left
+ * Pitch and flap: trailing edges down; a canard’s up where another surface pitches too. Roll to the right: right one up, left
  * one down. Yaw to the right: trailing edges to the right, which on a panel
  * that leans outboard means down on the right side and up on the left.
  */
@@ -38,16 +41,32 @@ export function mixOf(design: Design, placed: readonly PlacedSurface[], command:
     surface.source.controls.flatMap((control): MixTerm[] => {
       if (own) {
         const term = own.terms.find((candidate) => candidate.control === control.id);
-        return term ? [{ surface: surface.id, control, left: term.left, right: term.right }] : [];
+        return term
+          ? [{ surface: surface.id, mirrored: surface.mirrored, control, left: term.left, right: term.right }]
+          : [];
       }
       if (!ANSWERS[control.function].includes(command)) return [];
-      if (command === 'pitch' || command === 'flap') return [{ surface: surface.id, control, left: 1, right: 1 }];
-      if (command === 'roll') return [{ surface: surface.id, control, left: 1, right: -1 }];
+      if (command === 'flap') return [{ surface: surface.id, mirrored: surface.mirrored, control, left: 1, right: 1 }];
+      if (command === 'pitch') {
+        // Ahead of the wing it lifts the nose by lifting: against a control behind it turns the other way.
+        const gain = surface.role === 'canard' && answersElsewhere(placed, surface) ? -1 : 1;
+        return [{ surface: surface.id, mirrored: surface.mirrored, control, left: gain, right: gain }];
+      }
+      if (command === 'roll') return [{ surface: surface.id, mirrored: surface.mirrored, control, left: 1, right: -1 }];
       const lean = leanOf(surface, control);
-      return lean === 0 ? [] : [{ surface: surface.id, control, left: -lean, right: lean }];
+      return lean === 0 ? [] : [{ surface: surface.id, mirrored: surface.mirrored, control, left: -lean, right: lean }];
     }),
   );
 }
+
+/** True when a control of another surface follows pitch as well. */
+const answersElsewhere = (placed: readonly PlacedSurface[], canard: PlacedSurface): boolean =>
+  placed.some(
+    ({ id, role, source }) =>
+      id !== canard.id &&
+      role !== 'canard' &&
+      source.controls.some((control) => ANSWERS[control.function].includes('pitch')),
+  );
 
 /** +1 where the panel under a control rises outboard, −1 where it falls, 0 where it is level. */
 function leanOf(surface: PlacedSurface, control: Control): number {
@@ -64,7 +83,10 @@ export interface CommandAngles {
   readonly hasOdd: boolean;
 }
 
-export function commandAngles(lattice: Lattice, mix: readonly MixTerm[]): CommandAngles {
+/** How much of its ideal effect a control has on a strip. */
+export type EffectAt = (control: Control, stripIndex: number) => number;
+
+export function commandAngles(lattice: Lattice, mix: readonly MixTerm[], effectAt?: EffectAt): CommandAngles {
   const still = (): PanelTurn => ({ angles: new Float64Array(lattice.panels), lean: new Float64Array(lattice.panels) });
   const [even, odd] = [still(), still()];
   let hasEven = false;
@@ -73,7 +95,7 @@ export function commandAngles(lattice: Lattice, mix: readonly MixTerm[]): Comman
     const surfaceIndex = lattice.surfaces.findIndex(({ id }) => id === surface);
     const placed = lattice.surfaces[surfaceIndex]!;
     const controlIndex = placed.source.controls.findIndex(({ id }) => id === control.id);
-    const turn = controlTurn(lattice, surfaceIndex, controlIndex);
+    const turn = controlTurn(lattice, surfaceIndex, controlIndex, effectAt);
     const evenGain = placed.mirrored ? (left + right) / 2 : 0;
     const oddGain = placed.mirrored ? (right - left) / 2 : right;
     hasEven ||= evenGain !== 0;
@@ -84,24 +106,20 @@ export function commandAngles(lattice: Lattice, mix: readonly MixTerm[]): Comman
   return { even, odd, hasEven, hasOdd };
 }
 
-function addTurn(to: PanelTurn, { angles, lean }: PanelTurn, gain: number): void {
+/** How the neutrals of a surface's controls turn its panels. */
+export function neutralTurn(lattice: Lattice, surfaceIndex: number, effectAt?: EffectAt): PanelTurn {
+  const total: PanelTurn = { angles: new Float64Array(lattice.panels), lean: new Float64Array(lattice.panels) };
+  lattice.surfaces[surfaceIndex]!.source.controls.forEach(({ neutral, allMoving }, index) => {
+    if (neutral === 0) return;
+    const turn = radiansFromDegrees(neutral);
+    addTurn(total, controlTurn(lattice, surfaceIndex, index, effectAt), allMoving ? turn : effectiveTurn(turn));
+  });
+  return total;
+}
+
+export function addTurn(to: PanelTurn, { angles, lean }: PanelTurn, gain: number): void {
   for (let i = 0; i < angles.length; i++) {
     to.angles[i]! += gain * angles[i]!;
     to.lean[i]! += gain * lean[i]!;
   }
-}
-
-/** Travel of a command: how far it can go before the first control meets its stop [rad]. */
-export function commandTravel(mix: readonly MixTerm[]): { up: number; down: number } {
-  const travel = { up: Infinity, down: Infinity };
-  for (const { control, left, right } of mix) {
-    for (const gain of [left, right]) {
-      if (gain === 0) continue;
-      const towardsUp = gain > 0 ? control.throwUp : control.throwDown;
-      const towardsDown = gain > 0 ? control.throwDown : control.throwUp;
-      travel.up = Math.min(travel.up, radiansFromDegrees(towardsUp) / Math.abs(gain));
-      travel.down = Math.min(travel.down, radiansFromDegrees(towardsDown) / Math.abs(gain));
-    }
-  }
-  return mix.length === 0 ? { up: 0, down: 0 } : travel;
 }

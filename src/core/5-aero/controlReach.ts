@@ -1,19 +1,30 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { type AeroModel, longitudinal } from './aeroModel';
+import { addLoads, type Load, NO_LOAD } from './forces';
 
 /** Share of the nose-up travel that steady cruise may use. */
 export const CRUISE_TRAVEL_SHARE = 0.35;
 /** Load factor that the flare needs. */
 export const FLARE_LOAD_FACTOR = 1.15;
 
-/**
- * Balance point at which a given pitch command trims a given lift: with the
- * loads about `about`, x = x₀ − M_y/F_z. Null when the lift is out of reach.
- */
+/** A load beside those of the model over the angle of attack, such as that of the ground. */
+export type ExtraLoad = (alpha: number) => Load;
+
+/** Balance point at which a given pitch command trims a given lift; null when the lift is out of reach. */
 export function balanceForCommand(model: AeroModel, lift: number, command: number, about: Vector3): number | null {
   const alpha = alphaForLift(model, lift, command, about);
-  if (alpha === null) return null;
-  const { force, moment } = model.loadAt(alpha, command, about);
+  return alpha === null ? null : balanceAt(model, alpha, command, about);
+}
+
+/** Balance point at which a state is in trim: x = x₀ − M_y/F_z. */
+export function balanceAt(
+  model: AeroModel,
+  alpha: number,
+  command: number,
+  about: Vector3,
+  extra: ExtraLoad = () => NO_LOAD,
+): number {
+  const { force, moment } = addLoads([model.loadAt(alpha, command, about), extra(alpha)]);
   return about[0] - moment[1] / force[2];
 }
 
@@ -40,8 +51,13 @@ export function alphaForLift(model: AeroModel, lift: number, command: number, ab
  * point, out of the propeller wash: C_m(α, full) = 0. Null when the command
  * can hold any lift (the nose comes up without end).
  */
-export function liftAtFullCommand(model: AeroModel, command: number, about: Vector3): number | null {
-  const moment = (alpha: number) => longitudinal(model.loadAt(alpha, command, about), alpha, model.reference).moment;
+export function liftAtFullCommand(
+  model: AeroModel,
+  command: number,
+  about: Vector3,
+  extra: ExtraLoad = () => NO_LOAD,
+): number | null {
+  const moment = (alpha: number) => model.loadAt(alpha, command, about).moment[1] + extra(alpha).moment[1];
   let low = -0.2;
   let high = 0.6;
   if (moment(low) < 0) return 0;

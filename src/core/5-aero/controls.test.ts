@@ -6,15 +6,17 @@ import { analyse } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
-import { commandTravel, mixOf } from './commands';
+import { evenReach } from './commandReach';
+import { mixOf } from './commands';
+import { flapHold } from './controlHold';
 import { sharedThrow } from './sharedThrow';
-import { flapHold } from './stallDetails';
 
 const mixes = (design: Design) => {
   const placed = design.surfaces.map(placeSurface);
   return (command: 'pitch' | 'roll' | 'yaw' | 'flap') => mixOf(design, placed, command);
 };
 const gains = (terms: ReturnType<typeof mixOf>) => terms.map(({ control, left, right }) => [control.id, left, right]);
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const solve = (design: Design) => analyse(design, { surfacesOnly: true, without: ['remedies'] });
 
 describe('mixes', () => {
@@ -66,9 +68,9 @@ describe('mixes', () => {
   });
 
   test('travel is that of the first control to meet its stop, over its gain', () => {
-    const travel = commandTravel(mixes(demoDesign('lagoon-postman'))('roll'));
-    expect(travel.up).toBeCloseTo((14 * Math.PI) / 180, 12);
-    expect(commandTravel([])).toEqual({ up: 0, down: 0 });
+    const { up, down } = evenReach(mixes(demoDesign('storm-courier'))('pitch'));
+    expect([up, down].map((angle) => Math.round((angle * 180e3) / Math.PI) / 1e3)).toEqual([22, 22]);
+    expect(evenReach([])).toMatchObject({ up: 0, down: 0 });
   });
 });
 
@@ -76,18 +78,19 @@ describe('pitch and roll on the same controls', () => {
   const elevons = mixes(demoDesign('storm-courier'));
 
   test('what one takes the other lacks: 22° each way', () => {
-    const share = sharedThrow(elevons('pitch'), elevons('roll'), (-5.5 * Math.PI) / 180)!;
-    expectWithin(share.rollLeftAtTrim, 0.75, 1e-9);
-    expectWithin(share.pitchLeftAtHalfRoll, 0.5, 1e-9);
-    expect([share.pitchLeftAtFullRoll, share.rollLeftAtFullPitch].map((value) => value + 0)).toEqual([
-      expect.closeTo(0, 12),
-      expect.closeTo(0, 12),
-    ]);
+    const share = sharedThrow(elevons('pitch'), elevons('roll'), rad(-5.5), rad(-22))!;
+    // The one that rises has 16.5° of its 22°, the one that falls all of them.
+    expectWithin(share.rollLeftAtTrim, (16.5 + 22) / 44, 1e-9);
+    // 11° of roll and 5.5° of trim leave 5.5° of 22°.
+    expectWithin(share.pitchLeftAtHalfRoll, 0.25, 1e-9);
+    expect(share.pitchLeftAtFullRoll).toBeCloseTo(0, 12);
+    // With full up elevon only the side that falls still rolls.
+    expect(share.rollLeftAtFullPitch).toBeCloseTo(0.5, 12);
   });
 
   test('separate controls share nothing', () => {
     const usual = mixes(simpleAircraft());
-    expect(sharedThrow(usual('pitch'), usual('roll'), 0.1)).toBeNull();
+    expect(sharedThrow(usual('pitch'), usual('roll'), 0.1, -0.3)).toBeNull();
   });
 });
 

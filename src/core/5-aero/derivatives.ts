@@ -87,11 +87,11 @@ export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3):
   return about[0] - byAlpha.moment[1] / byAlpha.force[2];
 }
 
-/** How the panels stand to the air that streams past: as drawn, and turned by the pitch command. */
-function flownPanels({ angles, pitch }: AeroModel, command: number): PanelTurn {
+/** How the panels stand to the air that streams past: as they stand, and turned by the pitch command. */
+function flownPanels({ standing, pitch }: AeroModel, command: number): PanelTurn {
   return {
-    angles: angles.map((angle, i) => angle + command * pitch.even.angles[i]!),
-    lean: pitch.even.lean.map((lean) => command * lean),
+    angles: standing.angles.map((angle, i) => angle + command * pitch.even.angles[i]!),
+    lean: standing.lean.map((lean, i) => lean + command * pitch.even.lean[i]!),
   };
 }
 
@@ -146,13 +146,15 @@ export interface LateralInput {
   readonly about: Vector3;
   readonly roll: CommandAngles;
   readonly yaw: CommandAngles;
+  /** The disturbances of that state where they are known already. */
+  readonly cases?: LateralCases;
 }
 
 export function lateralDerivatives(model: AeroModel, input: LateralInput): LateralDerivatives {
   const { reference, matrices, extra } = model;
   const { about, alpha, command } = input;
   const state = model.stateAt(alpha, command);
-  const cases = lateralCases(model, alpha, command, about);
+  const cases = input.cases ?? lateralCases(model, alpha, command, about);
   const coefficients = (load: Load): ControlDerivatives => ({
     sideForce: (2 * load.force[1]) / reference.area,
     roll: (-2 * load.moment[0]) / (reference.area * reference.span),

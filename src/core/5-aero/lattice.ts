@@ -3,6 +3,7 @@ import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/unit
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
 import { alignFins } from './alignFins';
 import { clearSmallParts } from './clearSmallParts';
+import type { Control } from '@/core/2-document/schema/surface';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
@@ -185,9 +186,15 @@ export interface PanelTurn {
  * hinge is swept by Λ the part behind it slopes by cos Λ along the chord, and
  * its normal leans inboard by sin Λ: n' = n + δ h × n with h along the hinge.
  * What moves as a whole turns about a line square to the chord.
+ * @param effectAt share of the ideal effect that is left on a strip
  * Source: rotation of a vector; simple sweep theory follows from it.
  */
-export function controlTurn(lattice: Lattice, surfaceIndex: number, controlIndex: number): PanelTurn {
+export function controlTurn(
+  lattice: Lattice,
+  surfaceIndex: number,
+  controlIndex: number,
+  effectAt: (control: Control, stripIndex: number) => number = () => 1,
+): PanelTurn {
   const angles = new Float64Array(lattice.panels);
   const lean = new Float64Array(lattice.panels);
   const surface = lattice.surfaces[surfaceIndex]!;
@@ -198,18 +205,19 @@ export function controlTurn(lattice: Lattice, surfaceIndex: number, controlIndex
     const along = (distance / length - control.from) / (control.to - control.from);
     return control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * along;
   };
-  forStrips(lattice, surfaceIndex, (strip, first) => {
+  forStrips(lattice, surfaceIndex, (strip, first, stripIndex) => {
     const share = strip.middle / length;
     if (share < control.from || share > control.to) return;
+    const effect = effectAt(control, stripIndex);
     if (control.allMoving) {
-      angles.fill(1, first, first + terms);
+      angles.fill(effect, first, first + terms);
       return;
     }
     const place = (edge: StripEdge, distance: number) => edge.x + hingeAt(distance) * edge.chord;
     const sweep = Math.atan2(place(strip.b, strip.to) - place(strip.a, strip.from), strip.width);
     const series = hingeSlopeSeries(hingeAt(strip.middle), terms);
     for (let k = 0; k < terms; k++) {
-      const turned = -slopeAt(lattice.cells, series, k);
+      const turned = -effect * slopeAt(lattice.cells, series, k);
       angles[first + k] = turned * Math.cos(sweep);
       lean[first + k] = -turned * Math.sin(sweep);
     }

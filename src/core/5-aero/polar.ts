@@ -23,6 +23,8 @@ import type { SectionKind } from '@/core/2-document/schema/section';
 export interface TrimmedLine {
   /** Lift coefficient of every strip. */
   readonly stripLiftsAt: (lift: number) => Float64Array;
+  /** Pitch command of that trim; 0 without a pitch control. */
+  readonly commandAt: (lift: number) => number;
   /** Induced drag coefficient: a quadratic in lift, through three exact points. */
   readonly inducedAt: (lift: number) => number;
 }
@@ -46,13 +48,17 @@ export function trimmedLine(model: AeroModel, about: Vector3): TrimmedLine | { r
       [0.5, b],
     ]),
   );
-  const [first, last] = [induced(a), induced(b)];
+  const [inducedLow, inducedHigh] = [induced(a), induced(b)];
   const share = (lift: number) => (lift - LOW_LIFT) / (HIGH_LIFT - LOW_LIFT);
   return {
     stripLiftsAt: (lift) => atLow!.map((value, index) => value + share(lift) * (atHigh![index]! - value)),
+    commandAt: (lift) => {
+      const [first, last] = [low.state.elevator ?? 0, high.state.elevator ?? 0];
+      return first + share(lift) * (last - first);
+    },
     inducedAt: (lift) => {
       const t = share(lift);
-      return first * (1 - t) * (1 - 2 * t) + 4 * middle * t * (1 - t) + last * t * (2 * t - 1);
+      return inducedLow * (1 - t) * (1 - 2 * t) + 4 * middle * t * (1 - t) + inducedHigh * t * (2 * t - 1);
     },
   };
 }

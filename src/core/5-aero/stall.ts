@@ -37,12 +37,19 @@ export interface StallInput {
   /** Null when nothing is weighed: Reynolds numbers then come from the cruise speed. */
   readonly mass: Kilograms | null;
   readonly cruiseSpeed: MetresPerSecond;
-  /** What drooped flaps add to the greatest lift of each strip. */
-  readonly extraLimit?: readonly number[];
+  /** What turned flaps add to the greatest lift of each strip when the whole carries so much. */
+  readonly extraLimitAt?: (lift: number) => ArrayLike<number>;
 }
 
+/** Lift coefficients of the whole between which strips are taken to gain evenly, and the greatest that is looked for. */
+const LOW = 0.2;
+const HIGH = 0.8;
+const MOST_LIFT = 6;
+/** A strip that gains less than this on the way does not stall with the rest. */
+const LEAST_GAIN = 1e-6;
+
 /** Where a stall speed is looked for [m/s]. */
-const STALL_SPEEDS = { low: 0.1, high: 300 } as const;
+export const STALL_SPEEDS = { low: 0.1, high: 300 } as const;
 
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
   const { model, line, sections, air, mass } = input;
@@ -50,28 +57,43 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
   const lifting = lattice.strips.flatMap((strip, index) =>
     isLifting(lattice.surfaces[strip.surface]!) ? [index] : [],
   );
-  const low = line.stripLiftsAt(0.2);
-  const high = line.stripLiftsAt(0.8);
-  const limitsAt = (speed: number) =>
-    stripData(sections, air, speed).map(({ maximumLift }, index) => maximumLift + (input.extraLimit?.[index] ?? 0));
+  const low = line.stripLiftsAt(LOW);
+  const high = line.stripLiftsAt(HIGH);
+  const gaining = lifting.filter((index) => high[index]! - low[index]! > LEAST_GAIN);
+  if (gaining.length === 0) return { reason: 'No strip of a wing gains lift with angle of attack.' };
+  const liftOf = (index: number, lift: number) =>
+    low[index]! + ((high[index]! - low[index]!) * (lift - LOW)) / (HIGH - LOW);
+  const limitsAt = (speed: number, lift: number) => {
+    const extra = input.extraLimitAt?.(lift);
+    return stripData(sections, air, speed).map(({ maximumLift }, index) => maximumLift + (extra?.[index] ?? 0));
+  };
   /** Lift at which the first strip reaches its limit, with the sections as they are at a speed. */
   const firstAt = (speed: number): { readonly lift: number; readonly critical: number } => {
-    const limits = limitsAt(speed);
-    let lift = Infinity;
-    let critical = lifting[0]!;
-    for (const index of lifting) {
-      const slope = (high[index]! - low[index]!) / 0.6;
-      if (slope <= 1e-6) continue;
-      const at = 0.2 + (limits[index]! - low[index]!) / slope;
-      if (at < lift && at > 0) {
-        lift = at;
-        critical = index;
+    const sound = stripData(sections, air, speed);
+    let critical = gaining[0]!;
+    const room = (lift: number) => {
+      const extra = input.extraLimitAt?.(lift);
+      let least = Infinity;
+      for (const index of gaining) {
+        const left = sound[index]!.maximumLift + (extra?.[index] ?? 0) - liftOf(index, lift);
+        if (left < least) {
+          least = left;
+          critical = index;
+        }
       }
-    }
-    return { lift, critical };
+      return least;
+    };
+    const found = findRoot(room, { low: 0, high: MOST_LIFT, tolerance: 1e-9 });
+    if (found.kind !== 'root') return { lift: NaN, critical };
+    room(found.x);
+    return { lift: found.x, critical };
   };
   let speed = input.cruiseSpeed;
-  if (!Number.isFinite(firstAt(speed).lift)) return { reason: 'No strip of a wing gains lift with angle of attack.' };
+  if (Number.isNaN(firstAt(speed).lift))
+    return {
+      reason:
+        'A part of the wing is beyond its greatest lift before the whole carries anything: look for steep twist or incidence.',
+    };
   if (mass !== null) {
     // The limits hang on the Reynolds number, and that on the stall speed itself.
     const tooFast = (v: number) => v - stallSpeed(mass, air, reference.area, firstAt(v).lift);
@@ -80,7 +102,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     speed = found.x;
   }
   const { lift, critical } = firstAt(speed);
-  const limits = limitsAt(speed);
+  const limits = limitsAt(speed, lift);
   const place = (index: number) => {
     const strip = lattice.strips[index]!;
     const { stations, id } = lattice.surfaces[strip.surface]!;

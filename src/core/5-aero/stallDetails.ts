@@ -1,4 +1,4 @@
-import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
+import { type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from './aeroModel';
 import { stripLifts } from './farField';
@@ -8,32 +8,15 @@ import type { StallStrip } from './stall';
 
 /**
  * What a plain flap of about a quarter chord adds to the greatest lift of its
- * section when turned by 20° or more; less in proportion below. Model
- * Reynolds numbers, ±0.15. Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5.
+ * section when turned down by 20° or more, and takes when turned up; less in
+ * proportion below. Model Reynolds numbers, ±0.15.
+ * Source: Hoerner & Borst, Fluid-Dynamic Lift, 1985, ch. 5.
  */
-export const DROOPED_EXTRA_LIFT = 0.45;
+const DROOPED_EXTRA_LIFT = 0.45;
 const FULL_DROOP = radiansFromDegrees(20);
 
-export const droopedExtraLift = (droop: number): number => DROOPED_EXTRA_LIFT * Math.min(1, droop / FULL_DROOP);
-
-/** Turn of a plain flap [°] against the share of its linear lift that is left. Source: Hoak & Finck, USAF Stability and Control Datcom, section 6.1.1.1; ±10 %. */
-const HOLD: readonly (readonly [number, number])[] = [
-  [0, 1],
-  [12, 1],
-  [25, 0.75],
-  [35, 0.62],
-  [60, 0.47],
-];
-
-/** Share of the linear lift that a plain flap keeps at a deflection [rad]. */
-export function flapHold(deflection: number): number {
-  const degrees = Math.min(60, degreesFromRadians(Math.abs(deflection)));
-  const after = HOLD.findIndex(([angle]) => angle >= degrees);
-  if (after <= 0) return 1;
-  const [from, high] = HOLD[after - 1]!;
-  const [to, low] = HOLD[after]!;
-  return high + ((low - high) * (degrees - from)) / (to - from);
-}
+export const droopedExtraLift = (turn: Radians): number =>
+  DROOPED_EXTRA_LIFT * Math.max(-1, Math.min(1, turn / FULL_DROOP));
 
 /** Inboard of this share of the half span a stall drops the nose rather than a wing. */
 const INBOARD = 0.6;

@@ -1,7 +1,6 @@
 import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase';
 import type { InfluenceMatrices } from './influence';
-import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
-import { vortexField, type VortexField } from './vortexField';
+import { wakeFrame, wakesTurned } from './bentWake';
 
 /** Which way wakes turn: up with the angle of attack, or to the right. */
 export type Turning = 'up' | 'right';
@@ -57,23 +56,21 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
   const { count } = lattice.cells;
   const n = lattice.panels;
   const towards = (step: number) =>
-    vortexField(lattice, turning === 'up' ? { rise: field.rise + step } : { rise: field.rise, drift: step });
-  const fields = [towards(STEP), towards(-STEP)] as const;
-  const rows = Array.from({ length: 2 * count }, () => velocityRow(n));
-  const change = (y: number, z: number, own: number, xs: Float64Array): Sums[] => {
-    const far = (one: VortexField, side: number) => {
-      induceAlong(one, { y: side * y, z, own }, xs, rows);
-      return Array.from(xs, (_, index) => sumOf(rows[index]!, circulation, side < 0 ? lattice.doubled : null));
-    };
-    const [more, less] = fields.map((one) => ({ here: far(one, 1), mirrored: far(one, -1) }));
-    const sign = turning === 'up' ? 1 : -1;
-    return more!.here.map((here, index) => {
-      const per = (key: keyof Sums, mirror: 1 | -1) =>
-        (here[key] -
-          less!.here[index]![key] +
-          sign * mirror * (more!.mirrored[index]![key] - less!.mirrored[index]![key])) /
-        (2 * STEP);
-      return { u: per('u', 1), v: per('v', -1), w: per('w', 1) };
+    wakeFrame(turning === 'up' ? { rise: field.rise + step } : { rise: field.rise, drift: step });
+  const frames = [towards(-STEP), towards(STEP)] as const;
+  const own = wakeStrengths(matrices, circulation, false);
+  const images = wakeStrengths(matrices, circulation, true);
+  const sign = turning === 'up' ? 1 : -1;
+  const change = (y: number, z: number, surface: number, xs: Float64Array): Velocity[] => {
+    const here = wakesTurned(field, own, frames, { y, z, own: surface }, xs);
+    const mirrored = wakesTurned(field, images, frames, { y: -y, z, own: surface }, xs);
+    return here.map(([u, v, w], index) => {
+      const [mirroredU, mirroredV, mirroredW] = mirrored[index]!;
+      return {
+        u: (u! + sign * mirroredU!) / (2 * STEP),
+        v: (v! - sign * mirroredV!) / (2 * STEP),
+        w: (w! + sign * mirroredW!) / (2 * STEP),
+      };
     });
   };
   const panels = () => new Float64Array(n);
@@ -95,11 +92,11 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
       air.w[first + k] = w;
     }
   });
-  lattice.surfaces.forEach((_, own) => {
-    const strips = lattice.firstStrip[own + 1]! - lattice.firstStrip[own]!;
-    for (let edge = field.firstEdge[own]!; edge <= field.firstEdge[own]! + strips; edge++) {
+  lattice.surfaces.forEach((_, surface) => {
+    const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
+    for (let edge = field.firstEdge[surface]!; edge <= field.firstEdge[surface]! + strips; edge++) {
       const pieces = field.pieceX.subarray(edge * count, (edge + 1) * count);
-      change(field.edgeY[edge]!, field.edgeZ[edge]!, own, pieces).forEach(({ v, w }, k) => {
+      change(field.edgeY[edge]!, field.edgeZ[edge]!, surface, pieces).forEach(({ v, w }, k) => {
         air.legV[edge * count + k] = v;
         air.legW[edge * count + k] = w;
       });
@@ -108,21 +105,28 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
   return air;
 }
 
-interface Sums {
+interface Velocity {
   readonly u: number;
   readonly v: number;
   readonly w: number;
 }
 
-function sumOf(row: VelocityRow, circulation: Float64Array, doubled: Uint8Array | null): Sums {
-  let u = 0;
-  let v = 0;
-  let w = 0;
-  for (let j = 0; j < circulation.length; j++) {
-    const strength = circulation[j]! * (doubled ? doubled[j]! : 1);
-    u += strength * row.u[j]!;
-    v += strength * row.v[j]!;
-    w += strength * row.w[j]!;
-  }
-  return { u, v, w };
+/** What every edge of the right half leaves in its wake: of a horseshoe the outer leg runs out, the inner one in; images of doubled panels only. */
+function wakeStrengths(
+  { lattice, field }: InfluenceMatrices,
+  circulation: Float64Array,
+  isImage: boolean,
+): Float64Array {
+  const { count } = lattice.cells;
+  const strengths = new Float64Array(field.edges);
+  lattice.strips.forEach(({ surface }, strip) => {
+    const first = strip * count;
+    if (isImage && !lattice.doubled[first]) return;
+    let sum = 0;
+    for (let k = 0; k < count; k++) sum += circulation[first + k]!;
+    const edge = field.firstEdge[surface]! + strip - lattice.firstStrip[surface]!;
+    strengths[edge]! -= sum;
+    strengths[edge + 1]! += sum;
+  });
+  return strengths;
 }

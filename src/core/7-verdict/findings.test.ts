@@ -179,15 +179,7 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   manoeuvreMargin: [at, 90, 230],
   undercarriagePlace: [(x) => change(base, ['/wheels', wheels(x)]), 40, 86],
   rearStallsFirst: [set(demoDesign('heron-canard'), '/massItems/pack/position/x'), 150, 900],
-  slowSide: [
-    (x) =>
-      change(demoDesign('manta-delta'), [
-        '/dragItems',
-        [{ id: 'box', name: '', dragArea: x, position: { x: 200, y: 0, z: 0 }, mirrored: false }],
-      ]),
-    60000,
-    0,
-  ],
+  slowSide: [set(demoDesign('manta-delta'), '/balance/statedMaximumLift'), 0.5, 0.9],
   weightCreep: [set(base, '/massItems/lump/measuredMass'), 505, 600],
   outsideTable: [set(base, '/conditions/cruiseSpeed'), 12, 80],
   offCentre: [set(base, '/massItems/lump/position/y'), 0, 60],

@@ -2,7 +2,8 @@ import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import { type Equipment, equipmentById } from '@/core/2-document/catalogue/library';
-import { control, meanChordSetback, type WingSizes, wingSizes, wingStations } from './drawPlan';
+import { freshControl } from '@/core/2-document/freshControl';
+import { meanChordSetback, type WingSizes, wingSizes, wingStations } from './drawPlan';
 import { tailSurfaces, usualArm } from './drawTail';
 import type { Recipe } from './recipe';
 
@@ -96,7 +97,7 @@ function wingSurfaces(
   const stations = wingStations(recipe, sizes, board, tailless ? input.trimAngle : 0);
   const roll = tailless
     ? [
-        control('elevons', 'Elevons', 'elevon', {
+        freshControl('elevons', 'Elevons', 'elevon', {
           from: recipe.wing === 'delta' ? 0.15 : 0.4,
           to: 0.97,
           hingeInboard: 0.78,
@@ -104,7 +105,14 @@ function wingSurfaces(
         }),
       ]
     : wantsAilerons(brief)
-      ? [control('ailerons', 'Ailerons', 'aileron', { from: 0.5, to: 0.95, hingeInboard: 0.76, hingeOutboard: 0.76 })]
+      ? [
+          freshControl('ailerons', 'Ailerons', 'aileron', {
+            from: 0.5,
+            to: 0.95,
+            hingeInboard: 0.76,
+            hingeOutboard: 0.76,
+          }),
+        ]
       : [];
   const gap = recipe.wing === 'biplane' ? sizes.meanChord : 0;
   const surface = (

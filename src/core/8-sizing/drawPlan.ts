@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
-import type { Control, Station } from '@/core/2-document/schema/surface';
+import type { Station } from '@/core/2-document/schema/surface';
 import type { Section } from '@/core/2-document/schema/section';
 import type { Recipe } from './recipe';
 
@@ -112,21 +112,4 @@ export function wingStations(recipe: Recipe, sizes: WingSizes, board: number, ti
     if (previous) length += ((share - previous.share) * half) / Math.cos(radiansFromDegrees(previous.dihedral));
     return { ...row, distanceFromRoot: whole(length) };
   });
-}
-
-/** A hinged control along part of a surface. */
-export function control(id: string, name: string, kind: Control['function'], more: Partial<Control> = {}): Control {
-  return {
-    id,
-    name,
-    function: kind,
-    from: 0,
-    to: 1,
-    hingeInboard: 0.72,
-    hingeOutboard: 0.72,
-    allMoving: false,
-    throwUp: 20,
-    throwDown: 20,
-    ...more,
-  };
 }

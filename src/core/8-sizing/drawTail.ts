@@ -1,7 +1,7 @@
 import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { DesignInput } from '@/core/2-document/schema/design';
 import type { WingSizes } from './drawPlan';
-import { control } from './drawPlan';
+import { freshControl } from '@/core/2-document/freshControl';
 import type { Recipe } from './recipe';
 
 type SurfaceInput = NonNullable<DesignInput['surfaces']>[number];
@@ -81,7 +81,7 @@ function levelTail(plan: TailPlan, area: number, role: 'tailplane' | 'canard'): 
         section,
       },
     ],
-    controls: [control('elevator', 'Elevator', 'elevator', { hingeInboard: 0.65, hingeOutboard: 0.62 })],
+    controls: [freshControl('elevator', 'Elevator', 'elevator', { hingeInboard: 0.65, hingeOutboard: 0.62 })],
   };
 }
 
@@ -99,7 +99,7 @@ function centreFin(plan: TailPlan, area: number, quarterX: number): SurfaceInput
     position: { x: round(quarterX - 0.35 * chord), y: 0, z: 4 },
     construction: { material: plan.material },
     stations: upright(plan, height, root, tip),
-    controls: [control('rudder', 'Rudder', 'rudder', { hingeInboard: 0.6, hingeOutboard: 0.5 })],
+    controls: [freshControl('rudder', 'Rudder', 'rudder', { hingeInboard: 0.6, hingeOutboard: 0.5 })],
   };
 }
 
@@ -153,6 +153,6 @@ function veeTail(plan: TailPlan, level: number, upright: number): SurfaceInput {
         section: sheet(plan.board),
       },
     ],
-    controls: [control('ruddervators', 'Ruddervators', 'ruddervator', { hingeInboard: 0.62, hingeOutboard: 0.6 })],
+    controls: [freshControl('ruddervators', 'Ruddervators', 'ruddervator', { hingeInboard: 0.62, hingeOutboard: 0.6 })],
   };
 }

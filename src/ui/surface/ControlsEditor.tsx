@@ -1,28 +1,15 @@
-import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
+import { freshControl } from '@/core/2-document/freshControl';
 import type { Design } from '@/core/2-document/schema/design';
-import { linkageTravel } from '@/core/6-groups/feel/linkage';
 import { hingeClearances, LEAST_GAP } from '@/core/3-shape/geometry/hingeClearance';
 import { decimal, formatLength } from '@/words/formatQuantity';
-import { editDesign, setFields } from '@/store/edit';
+import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { QuantityField } from '../fields/QuantityField';
-import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
+import { ControlFields } from './ControlFields';
 import { Button, IconButton } from '../shell/buttons';
-import { shownTimes, useSet } from '../fields/useSet';
-
-const FUNCTIONS: readonly (readonly [ControlFunction, string])[] = [
-  ['aileron', 'Aileron'],
-  ['elevator', 'Elevator'],
-  ['rudder', 'Rudder'],
-  ['elevon', 'Elevon'],
-  ['flaperon', 'Flaperon'],
-  ['ruddervator', 'Ruddervator'],
-  ['flap', 'Flap'],
-];
 
 const USUAL: Record<Surface['role'], ControlFunction> = {
   wing: 'aileron',
@@ -48,21 +35,7 @@ export function ControlsEditor({ design, surface }: { readonly design: Design; r
     const taken = new Set(design.surfaces.flatMap(({ controls }) => controls.map(({ id }) => id)));
     let id: string = USUAL[surface.role];
     for (let number = 2; taken.has(id); number++) id = `${USUAL[surface.role]}${number}`;
-    setControls([
-      ...surface.controls,
-      {
-        id,
-        name: '',
-        function: USUAL[surface.role],
-        from: 0,
-        to: 1,
-        hingeInboard: 0.72,
-        hingeOutboard: 0.72,
-        allMoving: false,
-        throwUp: 20,
-        throwDown: 20,
-      },
-    ]);
+    setControls([...surface.controls, freshControl(id, '', USUAL[surface.role])]);
   };
   return (
     <Section
@@ -97,14 +70,10 @@ interface ControlRowProps {
 }
 
 function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
-  const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const [open, setOpen] = useState(false);
-  const of = ['surfaces', surface.id, 'controls', control.id] as const;
-  const set = useSet();
   const name = control.name || control.id;
   const clearance = hingeClearances(design).find((entry) => entry.control === control.id);
-  const linkage = control.servo ? linkageTravel(control.servo) : null;
   return (
     <li className="border-b border-soft pb-2">
       <div className="flex items-center gap-1.5">
@@ -118,6 +87,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
           <span className="text-faint">
             {' '}
             · {decimal(control.throwUp, 1)}° up, {decimal(control.throwDown, 1)}° down
+            {control.neutral !== 0 && ` from ${decimal(control.neutral, 1)}°`}
           </span>
         </button>
         <IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={onRemove} />
@@ -129,104 +99,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
             : `Only ${formatLength(clearance.gap, units)} to the fuselage: it will rub.`}
         </p>
       )}
-      {open && (
-        <div className="mt-1 grid grid-cols-3 gap-x-2 gap-y-1.5">
-          <SelectField
-            label="Answers to"
-            value={control.function}
-            options={FUNCTIONS}
-            onChange={(value) => dispatch(setFields([field(...of, 'function').to(value)]))}
-          />
-          <QuantityField
-            label="From (of span)"
-            kind="percent"
-            value={control.from * 100}
-            onCommit={shownTimes(100, set(field(...of, 'from')))}
-          />
-          <QuantityField
-            label="To (of span)"
-            kind="percent"
-            value={control.to * 100}
-            onCommit={shownTimes(100, set(field(...of, 'to')))}
-          />
-          <QuantityField
-            label="Hinge inboard"
-            kind="percent"
-            value={control.hingeInboard * 100}
-            onCommit={shownTimes(100, set(field(...of, 'hingeInboard')))}
-          />
-          <QuantityField
-            label="Hinge outboard"
-            kind="percent"
-            value={control.hingeOutboard * 100}
-            onCommit={shownTimes(100, set(field(...of, 'hingeOutboard')))}
-          />
-          <label className="flex items-end gap-1.5 pb-1 text-sm">
-            <input
-              type="checkbox"
-              className="accent-balance"
-              checked={control.allMoving}
-              onChange={(event) => dispatch(setFields([field(...of, 'allMoving').to(event.target.checked)]))}
-            />
-            all moving
-          </label>
-          <QuantityField
-            label="Throw up"
-            kind="angle"
-            value={control.throwUp}
-            onCommit={set(field(...of, 'throwUp'))}
-          />
-          <QuantityField
-            label="Throw down"
-            kind="angle"
-            value={control.throwDown}
-            onCommit={set(field(...of, 'throwDown'))}
-          />
-          {control.servo ? (
-            <>
-              <QuantityField
-                label="Servo travel"
-                kind="angle"
-                value={control.servo.travel}
-                onCommit={set(field(...of, 'servo', 'travel'))}
-              />
-              <QuantityField
-                label="Servo arm"
-                kind="length"
-                value={control.servo.arm}
-                onCommit={set(field(...of, 'servo', 'arm'))}
-              />
-              <QuantityField
-                label="Horn height"
-                kind="length"
-                value={control.servo.horn}
-                onCommit={set(field(...of, 'servo', 'horn'))}
-              />
-              <div className="flex items-end">
-                <Button
-                  className="w-full"
-                  disabled={linkage!.binds}
-                  onClick={() => {
-                    const degrees = Math.round(Math.min(60, linkage!.degrees) * 10) / 10;
-                    dispatch(setFields([field(...of, 'throwUp').to(degrees), field(...of, 'throwDown').to(degrees)]));
-                  }}
-                >
-                  {linkage!.binds ? 'binds' : `Take ${decimal(linkage!.degrees, 1)}°`}
-                </Button>
-              </div>
-            </>
-          ) : (
-            <div className="flex items-end">
-              <Button
-                className="w-full"
-                onClick={() => dispatch(setFields([field(...of, 'servo').to({ travel: 45, arm: 12, horn: 15 })]))}
-              >
-                Add linkage
-              </Button>
-            </div>
-          )}
-        </div>
-      )}
+      {open && <ControlFields surface={surface} control={control} />}
     </li>
   );
 }

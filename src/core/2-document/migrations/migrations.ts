@@ -1,3 +1,4 @@
+import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 
 /**
@@ -7,7 +8,7 @@ import { recordsBesideTheDesign } from './recordsBesideTheDesign';
  */
 type Step = (document: Record<string, unknown>) => Record<string, unknown>;
 
-export const MIGRATIONS: readonly Step[] = [recordsBesideTheDesign];
+export const MIGRATIONS: readonly Step[] = [recordsBesideTheDesign, controlsWithNeutrals];
 
 /** Brings a document of an older version to the newest one. */
 export function migrate(document: Record<string, unknown>, from: number): Record<string, unknown> {

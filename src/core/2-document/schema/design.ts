@@ -6,7 +6,7 @@ import { checkReferences } from './references';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 2;
+export const DESIGN_VERSION = 3;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),

@@ -31,6 +31,7 @@ export const LIMITS = {
   dihedral: limit(-90, 90, '°', '90° stands straight up, −90° hangs straight down'),
   twist: limit(-20, 20, '°', 'beyond 20° a surface is stalled and nothing here holds'),
   deflection: limit(0, 60, '°', 'beyond 60° a control is a brake'),
+  turn: limit(-45, 45, '°', 'beyond 45° a control is a brake'),
   thrustAngle: limit(-30, 30, '°', 'more than 30° is a lifting propeller, which is not modelled'),
   angle: limit(-180, 180, '°', 'a half turn either way is a whole turn'),
   fraction: limit(0, 1, '', '0 is one end, 1 the other'),

@@ -36,8 +36,18 @@ export const controlSchema = z.strictObject({
     .boolean()
     .default(false)
     .meta({ description: 'True when the whole chord turns and the hinge fractions do not matter' }),
-  throwUp: bounded('deflection', 'Travel with the trailing edge up (for a fin: to the left)').default(20),
-  throwDown: bounded('deflection', 'Travel with the trailing edge down (for a fin: to the right)').default(20),
+  neutral: bounded(
+    'turn',
+    'Where it stands with the stick in the middle, trailing edge down (for a fin: to the right); reflex is negative',
+  ).default(0),
+  gap: z
+    .enum(['sealed', 'open'])
+    .default('sealed')
+    .meta({ description: 'Hinge of paper or tape without a gap, or air through it' }),
+  throwUp: bounded('deflection', 'Travel from there with the trailing edge up (for a fin: to the left)').default(20),
+  throwDown: bounded('deflection', 'Travel from there with the trailing edge down (for a fin: to the right)').default(
+    20,
+  ),
   servo: z
     .strictObject({
       travel: bounded('deflection', 'Travel of the servo arm each way').default(45),

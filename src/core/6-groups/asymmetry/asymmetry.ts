@@ -22,6 +22,13 @@ export const asymmetry = valueGroup(value, {
   needs: {},
   compute: ({ model, prepared, cruise, alpha, command, lateral }) =>
     cruise.isTrimmed
-      ? solveAsymmetry(model, { alpha, command, about: prepared.about, lift: cruise.state.lift, lateral })
+      ? solveAsymmetry(model, {
+          alpha,
+          command,
+          about: prepared.about,
+          lift: cruise.state.lift,
+          lateral,
+          effectAt: prepared.effectAt,
+        })
       : null,
 });

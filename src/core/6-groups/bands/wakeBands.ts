@@ -3,9 +3,12 @@ import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroMod
 import { commandAngles, type CommandAngles } from '@/core/5-aero/commands';
 import { lateralDerivatives, neutralPointAt } from '@/core/5-aero/derivatives';
 import { buildInfluence } from '@/core/5-aero/influence';
-import { buildLattice, MOST_PANELS, QUICK_GRID } from '@/core/5-aero/lattice';
+import { buildLattice, MOST_PANELS } from '@/core/5-aero/lattice';
 import { trim } from '@/core/5-aero/trim';
 import type { Prepared } from '../solution/prepare';
+
+/** A light lattice: it only says how far things move. */
+const BAND_GRID = { strips: 8, chordwise: 3 };
 
 /** What the choice of wake and the speed move, the largest of all against straight wakes at cruise. */
 export interface WakeBands {
@@ -23,7 +26,7 @@ type Numbers = { readonly [Name in keyof WakeBands]: number };
  */
 export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeBands {
   const { placed, reference, about, mixes } = prepared;
-  const lattice = buildLattice(placed, QUICK_GRID, MOST_PANELS);
+  const lattice = buildLattice(placed, BAND_GRID, MOST_PANELS);
   const pitch = commandAngles(lattice, mixes.pitch);
   const modelAt = (wind: Radians | null): AeroModel =>
     aeroModel({

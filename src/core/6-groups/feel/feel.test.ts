@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { numbersOf } from '../solve';
 import { withFields } from '@/core/2-document/edit/withFields';
+import { effectiveTurn } from '@/core/5-aero/controlHold';
 import { manoeuvreMargin } from '@/core/5-aero/manoeuvreMargin';
 import { hornFor, linkageTravel } from './linkage';
 
@@ -31,10 +32,11 @@ test('manoeuvre margin by hand: K = 0.1, C_mq = −8, μ = 20 gives 0.3', () => 
 
 describe('feel of a whole aircraft', () => {
   test('steady roll rate is where roll power and damping cancel', () => {
-    const { feel, lateral, reference, trim } = numbers();
+    const { feel, lateral, reference } = numbers();
     const roll = feel.axes.find(({ axis }) => axis === 'roll')!;
-    const rateTerm = (roll.response * reference.span!) / (2 * trim.speed!);
-    expect(lateral.rollFromAileron! * ((20 * Math.PI) / 180) + lateral.rollDamping! * rateTerm).toBeCloseTo(0, 10);
+    const rateTerm = (roll.response * reference.span!) / (2 * feel.speed!);
+    const held = effectiveTurn((20 * Math.PI) / 180);
+    expect(lateral.rollFromAileron! * held + lateral.rollDamping! * rateTerm).toBeCloseTo(0, 10);
   });
 
   test('rudder banks into the turn through dihedral, and out of it through anhedral', () => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { commandTravel, type MixTerm } from '@/core/5-aero/commands';
+import { throwForPitch } from '@/core/5-aero/commandReach';
 import { valueGroup } from '../group';
 import { maybe, quantity } from '../keys';
 import { lateral } from '../lateral/lateral';
@@ -9,8 +9,10 @@ import { reference } from '../reference/reference';
 import { stall } from '../stall/stall';
 import { trim } from '../trim/trim';
 import { controlFeel } from './controlFeel';
+import { rollCarried, sideslipCarried } from './stallLimits';
 
 const value = z.object({
+  speed: maybe('speed', 'Speed at which control is judged: twice that of the stall, or cruise if slower'),
   axes: z.array(
     z.object({
       axis: z.enum(['roll', 'yaw', 'pitch']),
@@ -19,7 +21,10 @@ const value = z.object({
         'ratio',
         'Roll: steady rate [rad/s]; yaw: steady sideslip [rad]; pitch: load factor beyond one',
       ),
-      measure: quantity('ratio', 'What is judged: pb/2V, sideslip [rad], or load factor over what the wing can carry'),
+      measure: quantity(
+        'ratio',
+        'What is judged: pb/2V asked; sideslip asked over what the fin carries; lift asked over what the wing has left',
+      ),
       travelShare: maybe('percent', 'Share of the travel that would feel calm; null when it does already'),
     }),
   ),
@@ -29,23 +34,27 @@ const value = z.object({
   ),
 });
 
-/** How it answers to full stick at cruise. */
+/** How it answers to full stick. */
 export const feel = valueGroup(value, {
   id: 'feel',
   title: 'Control feel',
   needs: { reference, pitch, lateral, trim, stall, motion },
-  compute: ({ prepared: { mixes, pitchTravel } }, numbers) =>
-    controlFeel({
+  compute: (solution, numbers) => {
+    const { pitch: pitching, roll, yaw } = solution.prepared.reach;
+    return controlFeel({
       numbers,
-      travel: { pitch: smaller(pitchTravel), roll: least(mixes.roll), yaw: least(mixes.yaw) },
-      manoeuvreMargin: numbers.pitch.manoeuvreMargin,
-    }),
+      full: {
+        pitch: Math.min(pitching.held(pitching.down), -pitching.held(-pitching.up)),
+        roll: Math.min(roll.right, roll.left),
+        yaw: Math.min(yaw.right, yaw.left),
+      },
+      throwFor: {
+        pitch: (effect) => throwForPitch(pitching, effect),
+        roll: roll.throwFor,
+        yaw: yaw.throwFor,
+      },
+      rollCarried: (steady) => rollCarried(solution, steady),
+      sideslipCarried: (speed) => sideslipCarried(solution, speed),
+    });
+  },
 });
-
-/** The smaller travel of two; 0 where there is none. */
-function smaller({ up, down }: { readonly up: number; readonly down: number }): number {
-  const travel = Math.min(up, down);
-  return Number.isFinite(travel) ? travel : 0;
-}
-
-const least = (mix: readonly MixTerm[]): number => smaller(commandTravel(mix));

@@ -6,8 +6,8 @@ import { quantity } from '../keys';
 const value = z
   .object({
     rollLeftAtTrim: quantity('percent', 'Roll left each way at the trimmed pitch command'),
-    pitchLeftAtHalfRoll: quantity('percent', 'Pitch left when half of the roll is asked'),
-    pitchLeftAtFullRoll: quantity('percent', 'Pitch left when all of the roll is asked'),
+    pitchLeftAtHalfRoll: quantity('percent', 'Nose-up pitch left, the trim counted, when half of the roll is asked'),
+    pitchLeftAtFullRoll: quantity('percent', 'Nose-up pitch left, the trim counted, when all of the roll is asked'),
     rollLeftAtFullPitch: quantity('percent', 'Roll left at full pitch command'),
   })
   .nullable();
@@ -17,5 +17,6 @@ export const sharedThrow = valueGroup(value, {
   id: 'sharedThrow',
   title: 'Shared throw',
   needs: {},
-  compute: ({ prepared: { mixes }, command }) => leftOfThrow(mixes.pitch, mixes.roll, command),
+  compute: ({ prepared: { mixes }, turn, fullNoseUp }) =>
+    leftOfThrow(mixes.pitch, mixes.roll, turn ?? 0, fullNoseUp ?? 0),
 });

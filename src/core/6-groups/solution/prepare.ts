@@ -6,11 +6,14 @@ import {
   type Command,
   type CommandAngles,
   commandAngles,
-  commandTravel,
   COMMANDS,
   type MixTerm,
+  type EffectAt,
   mixOf,
 } from '@/core/5-aero/commands';
+import { hingeEffect } from '@/core/5-aero/controlHold';
+import { type EvenReach, evenReach, type OddReach, oddReach } from '@/core/5-aero/commandReach';
+import type { Control } from '@/core/2-document/schema/surface';
 import type { FlowCase } from '@/core/5-aero/flowCase';
 import { buildLattice, DEFAULT_GRID, type Grid, type Lattice, MOST_PANELS, QUICK_GRID } from '@/core/5-aero/lattice';
 import { stripData, type StripSection, stripSections } from '@/core/5-aero/polar';
@@ -48,9 +51,15 @@ export interface Prepared {
   readonly lattice: Lattice;
   readonly sections: readonly StripSection[];
   readonly commands: Readonly<Record<Command, CommandAngles>>;
-  readonly pitchTravel: { readonly up: number; readonly down: number };
-  /** Droop of the flap command [rad]. */
-  readonly flapTravel: Radians;
+  /** How far pitch and flaps go and what that does; roll and yaw at full stick, as small commands of the same effect. */
+  readonly reach: {
+    readonly pitch: EvenReach;
+    readonly flap: EvenReach;
+    readonly roll: OddReach;
+    readonly yaw: OddReach;
+  };
+  /** How much of its ideal effect a control has on a strip. */
+  readonly effectAt: EffectAt | undefined;
   readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
   readonly dragArea: SquareMetres;
   /** Wakes straight along the datum, or along the wind at an angle of attack. */
@@ -78,16 +87,19 @@ export function prepare(
     Command,
     ReturnType<typeof mixOf>
   >;
-  const commands = Object.fromEntries(
-    COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command])]),
-  ) as Record<Command, CommandAngles>;
   const factors = surfacesOnly
     ? null
     : stripData(sections, air, design.conditions.cruiseSpeed).map(({ liftSlopeFactor }) => liftSlopeFactor);
+  const effectAt = factors
+    ? (control: Control, stripIndex: number) => hingeEffect(control, factors[stripIndex]!)
+    : undefined;
+  const commands = Object.fromEntries(
+    COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command], effectAt)]),
+  ) as Record<Command, CommandAngles>;
   const modelAt = (wind: Radians | null): AeroModel => {
     const matrices = influenceOf(lattice, wind === null ? 0 : Math.tan(wind), factors);
     const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
-    return aeroModel({ matrices, reference, pitch: commands.pitch, extra, turnsWakes: wind !== null });
+    return aeroModel({ matrices, reference, pitch: commands.pitch, extra, turnsWakes: wind !== null, effectAt });
   };
   return {
     design,
@@ -100,8 +112,13 @@ export function prepare(
     lattice,
     sections,
     commands,
-    pitchTravel: commandTravel(mixes.pitch),
-    flapTravel: commandTravel(mixes.flap).down,
+    reach: {
+      pitch: evenReach(mixes.pitch),
+      flap: evenReach(mixes.flap),
+      roll: oddReach(mixes.roll),
+      yaw: oddReach(mixes.yaw),
+    },
+    effectAt,
     mixes,
     dragArea: surfacesOnly ? 0 : dragAreas(design).reduce((sum, { area }) => sum + area, 0),
     modelAt,

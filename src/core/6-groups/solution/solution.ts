@@ -1,5 +1,7 @@
 import { type AeroModel, changeWithAlpha } from '@/core/5-aero/aeroModel';
 import {
+  type LateralCases,
+  lateralCases,
   type LateralDerivatives,
   lateralDerivatives,
   type PitchDerivatives,
@@ -115,11 +117,16 @@ export class Solution {
     return this.#once('pitch', () => pitchDerivatives(this.model, this.alpha, this.command, this.prepared.about));
   }
 
+  /** Sideslip, roll rate and yaw rate about level flight. */
+  get disturbances(): LateralCases {
+    return this.#once('disturbances', () => lateralCases(this.model, this.alpha, this.command, this.prepared.about));
+  }
+
   get lateral(): LateralDerivatives {
     return this.#once('lateral', () => {
       const { about, commands } = this.prepared;
-      const { alpha, command } = this;
-      return lateralDerivatives(this.model, { alpha, command, about, roll: commands.roll, yaw: commands.yaw });
+      const { alpha, command, disturbances: cases } = this;
+      return lateralDerivatives(this.model, { alpha, command, about, roll: commands.roll, yaw: commands.yaw, cases });
     });
   }
 
@@ -144,11 +151,20 @@ export class Solution {
     return this.#once('line', () => (this.prepared.surfacesOnly ? null : trimmedLine(this.model, this.prepared.about)));
   }
 
-  /** Full nose-up pitch command [rad], or null without a pitch control. */
+  /** The pitch command as it is turned at cruise [rad]; null without a pitch control. */
+  get turn(): number | null {
+    const { elevator } = this.cruise.state;
+    return elevator === null ? null : this.prepared.reach.pitch.turnFor(elevator);
+  }
+
+  /** Full nose-up pitch command as it is turned, with its sign [rad], or null without a pitch control. */
   get fullNoseUp(): number | null {
-    const { model, prepared } = this;
-    if (!model.pitch.hasEven) return null;
-    const moment = (command: number) => model.loadAt(0, command, prepared.about).moment[1];
-    return moment(0.01) > moment(-0.01) ? prepared.pitchTravel.down : -prepared.pitchTravel.up;
+    return this.#once('fullNoseUp', () => {
+      const { model, prepared } = this;
+      if (!model.pitch.hasEven) return null;
+      const moment = (command: number) => model.loadAt(0, command, prepared.about).moment[1];
+      const { up, down } = prepared.reach.pitch;
+      return moment(0.01) > moment(-0.01) ? down : -up;
+    });
   }
 }

@@ -8,6 +8,7 @@ import { maybe } from '../keys';
 import { mass } from '../mass/mass';
 import { reference } from '../reference/reference';
 import type { Solution } from '../solution/solution';
+import { groundLoad } from '../solution/groundEffect';
 import { usableCommand } from '../solution/usableCommand';
 import { stall } from '../stall/stall';
 import { NO_PITCH, NO_VISCOSITY } from '../words';
@@ -18,7 +19,7 @@ const keys = z.object({
   approach: maybe('speed', 'The larger of 1.3 stall speeds and the pitch floor'),
   bestGlide: maybe('speed', 'Speed of the flattest glide'),
   minimumSink: maybe('speed', 'Speed of the slowest sink'),
-  pitchFloor: maybe('speed', 'Slowest speed at which full nose-up control still flares'),
+  pitchFloor: maybe('speed', 'Slowest speed at which full nose-up control still flares near the ground'),
   glideRatio: maybe('ratio', 'Glide ratio at best glide'),
   sink: maybe('speed', 'Least sinking speed'),
 });
@@ -66,8 +67,9 @@ function pitchFloorSpeed(solution: Solution, mass: number, maximumLift: number):
   const { prepared, model, fullNoseUp } = solution;
   const { about, air, reference: of } = prepared;
   if (fullNoseUp === null) return null;
-  const stallAlpha = alphaForLift(model, maximumLift, fullNoseUp, about) ?? 0;
-  const reachable = liftAtFullCommand(model, usableCommand(solution, fullNoseUp, stallAlpha), about);
+  const stallAlpha = alphaForLift(model, maximumLift, prepared.reach.pitch.held(fullNoseUp), about) ?? 0;
+  const usable = usableCommand(solution, fullNoseUp, stallAlpha);
+  const reachable = liftAtFullCommand(model, usable, about, groundLoad(solution, usable));
   const lift = reachable === null ? maximumLift : Math.min(reachable, maximumLift);
   return lift <= LEAST_FLARE_LIFT
     ? null

@@ -2,7 +2,8 @@ import { stripLifts } from '@/core/5-aero/farField';
 import { controlCase } from '@/core/5-aero/flowCase';
 import type { TrimmedLine } from '@/core/5-aero/polar';
 import { findStall } from '@/core/5-aero/stall';
-import { droopedExtraLift, flapHold } from '@/core/5-aero/stallDetails';
+import { droopedExtraLift } from '@/core/5-aero/stallDetails';
+import { stripTurns } from '@/core/5-aero/stripTurns';
 import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import type { Solution } from '../solution/solution';
 
@@ -16,7 +17,8 @@ const DROOP_STEPS = 6;
 
 /** The droop that gives the greatest C_Lmax: flaps lift more and stall later, but steep ones lose their hold. */
 export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): FlappedStall | null {
-  const { commands, flapTravel, sections, air, weights, design } = prepared;
+  const { commands, sections, air, weights, design, mixes, reach } = prepared;
+  const flapTravel = reach.flap.down;
   if (!commands.flap.hasEven || flapTravel <= 0) return null;
   const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even.angles));
   const { lattice, reference } = model;
@@ -34,7 +36,8 @@ export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): 
   let best: FlappedStall | null = null;
   for (let step = 1; step <= DROOP_STEPS; step++) {
     const droop = (flapTravel * step) / DROOP_STEPS;
-    const gained = perRadian.map((value) => value * droop * flapHold(droop));
+    const held = reach.flap.held(droop);
+    const gained = perRadian.map((value) => value * held);
     const whole = lattice.strips.reduce(
       (sum, { width, m, tangentY }, i) => sum + (2 * gained[i]! * width * m.chord * tangentY) / reference.area,
       0,
@@ -46,7 +49,13 @@ export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): 
       air,
       mass: weights.properties?.total ?? null,
       cruiseSpeed: design.conditions.cruiseSpeed,
-      extraLimit: isFlapped.map((flapped) => (flapped ? droopedExtraLift(droop) : 0)),
+      extraLimitAt: (lift) => {
+        const turns = stripTurns(lattice, [
+          { mix: mixes.flap, turn: droop },
+          { mix: mixes.pitch, turn: reach.pitch.turnFor(line.commandAt(lift - whole)) },
+        ]);
+        return turns.map((turn, i) => droopedExtraLift(turn === 0 && isFlapped[i] ? droop : turn));
+      },
       line: { ...line, stripLiftsAt: (lift) => line.stripLiftsAt(lift - whole).map((value, i) => value + gained[i]!) },
     });
     if (!('reason' in found) && found.liftCoefficient > (best?.lift ?? 0))

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { findStall, stallSpeed } from '@/core/5-aero/stall';
-import { marginAtRollControls, stallOrder, washoutForInboardStall } from '@/core/5-aero/stallDetails';
+import { droopedExtraLift, marginAtRollControls, stallOrder, washoutForInboardStall } from '@/core/5-aero/stallDetails';
+import { stripTurns } from '@/core/5-aero/stripTurns';
 import { emptyNumbers, numbersGroup } from '../group';
 import { maybe, quantity, text } from '../keys';
 import { mass } from '../mass/mass';
@@ -50,7 +51,11 @@ export const stall = numbersGroup(keys, {
     if (line === null) return emptyNumbers(keys, NO_VISCOSITY);
     if ('reason' in line) return emptyNumbers(keys, line.reason);
     const { cruiseSpeed } = design.conditions;
-    const found = findStall({ model, sections, air, mass: weighed, cruiseSpeed, line });
+    const extraLimitAt = (lift: number) =>
+      stripTurns(model.lattice, [
+        { mix: prepared.mixes.pitch, turn: prepared.reach.pitch.turnFor(line.commandAt(lift)) },
+      ]).map(droopedExtraLift);
+    const found = findStall({ model, sections, air, mass: weighed, cruiseSpeed, line, extraLimitAt });
     if ('reason' in found) return emptyNumbers(keys, found.reason);
     const lift = design.balance.statedMaximumLift ?? found.liftCoefficient;
     const speedAt = (value: number) => (weighed === null ? null : stallSpeed(weighed, air, of.area, value));

@@ -1,7 +1,6 @@
 import { longitudinal } from '@/core/5-aero/aeroModel';
 import { controlCase } from '@/core/5-aero/flowCase';
 import { loadChange } from '@/core/5-aero/forces';
-import { flapHold } from '@/core/5-aero/stallDetails';
 import type { Radians } from '@/core/1-base/units/convert';
 import type { Solution } from '../solution/solution';
 
@@ -10,15 +9,16 @@ import type { Solution } from '../solution/solution';
  * without, to first order: δ = −(C_m,f − C_mα C_L,f/C_Lα)/(C_mδ − C_mα C_Lδ/C_Lα).
  */
 export function flapTrimChange(
-  { model, prepared, pitch, state, alpha }: Solution,
+  { model, prepared, pitch, state, alpha, command }: Solution,
   droop: Radians | null,
 ): Radians | null {
-  const { about, reference, commands } = prepared;
+  const { about, reference, commands, reach } = prepared;
   if (droop === null || pitch.momentFromElevator === null || pitch.liftFromElevator === null) return null;
   const flow = controlCase(model.matrices, 'symmetric', commands.flap.even.angles);
   const perRadian = longitudinal(loadChange(model.matrices, state, flow, about), alpha, reference);
-  const angle = droop * flapHold(droop);
+  const angle = reach.flap.held(droop);
   const stiffness = pitch.momentSlope / pitch.liftSlope;
   const upset = (perRadian.moment - stiffness * perRadian.lift) * angle;
-  return -upset / (pitch.momentFromElevator - stiffness * pitch.liftFromElevator);
+  const asked = -upset / (pitch.momentFromElevator - stiffness * pitch.liftFromElevator);
+  return reach.pitch.turnFor(command + asked) - reach.pitch.turnFor(command);
 }

@@ -12,7 +12,7 @@ import { explainTrim } from './workings';
 const keys = z.object({
   speed: maybe('speed', 'Cruise speed of the design'),
   alpha: maybe('angle', 'Angle of attack of the datum at trim, nose up positive'),
-  elevator: maybe('angle', 'Pitch command, trailing edge down positive'),
+  elevator: maybe('angle', 'Pitch command as it is turned from its neutral, trailing edge down positive'),
   liftCoefficient: maybe('ratio', 'C_L of level flight'),
   residualMoment: maybe('ratio', 'C_m left over when there is no pitch control, nose up positive'),
   tailIncidence: maybe(
@@ -36,7 +36,9 @@ export const trim = numbersGroup(keys, {
   compute: (solution, { stall: { flapDroop } }) => {
     const { cruise, prepared, alpha } = solution;
     if (!cruise.isTrimmed) return emptyNumbers(keys, cruise.reason);
-    const { elevator, lift, moment } = cruise.state;
+    const { lift, moment } = cruise.state;
+    const elevator = solution.turn;
+    const powerOff = cruise.powerOff?.elevator ?? null;
     const tailIncidence = neutralTailIncidence(solution);
     const flapElevator = flapTrimChange(solution, flapDroop);
     const missing = (value: number | null, key: string, why: string): Record<string, Words> =>
@@ -50,7 +52,7 @@ export const trim = numbersGroup(keys, {
       tailIncidence,
       flapElevator,
       thrustMoment: cruise.thrustMoment,
-      elevatorPowerOff: cruise.powerOff?.elevator ?? null,
+      elevatorPowerOff: powerOff === null ? null : prepared.reach.pitch.turnFor(powerOff),
       reasons: {
         ...missing(elevator, 'elevator', NO_PITCH),
         ...missing(elevator, 'elevatorPowerOff', NO_PITCH),

@@ -1,12 +1,14 @@
 import { z } from 'zod';
-import { alphaForLift, balanceForCommand, CRUISE_TRAVEL_SHARE } from '@/core/5-aero/controlReach';
+import { alphaForLift, balanceAt, balanceForCommand, CRUISE_TRAVEL_SHARE } from '@/core/5-aero/controlReach';
 import { type Phrase, percent, say, type Words } from '@/core/1-base/words/phrase';
-import type { Metres } from '@/core/1-base/units/convert';
+import type { Metres, Radians } from '@/core/1-base/units/convert';
 import { numbersGroup } from '../group';
 import { maybe, sentenceKey } from '../keys';
 import { neutralPointBand } from '../pitch/workings';
 import { pitch } from '../pitch/pitch';
 import type { Solution } from '../solution/solution';
+import { groundLoad } from '../solution/groundEffect';
+import { stallAtCommand } from '../solution/stallAtCommand';
 import { usableCommand } from '../solution/usableCommand';
 import { stall } from '../stall/stall';
 import { input } from '../working';
@@ -19,7 +21,7 @@ const keys = z.object({
 });
 
 const NO_FLARE =
-  'Further forward, full nose-up control (or the tail that carries it) no longer holds the lift of the stall for the flare.';
+  'Further forward, full nose-up control (or the tail that carries it) no longer holds the lift of the stall for the flare near the ground.';
 
 interface Limit {
   readonly x: Metres;
@@ -43,7 +45,7 @@ export const window = numbersGroup(keys, {
   compute: (solution, { stall: { liftCoefficient } }) => {
     const { prepared, pitch: slopes } = solution;
     const { minimumStaticMargin } = prepared.design.balance;
-    const binding = forwardLimits(solution, liftCoefficient).reduce((a, b) => (b.x > a.x ? b : a));
+    const binding = forwardLimits(solution, liftCoefficient !== null).reduce((a, b) => (b.x > a.x ? b : a));
     return {
       forward: binding.x,
       aft: slopes.neutralPoint - minimumStaticMargin * prepared.reference.meanChord,
@@ -72,17 +74,34 @@ export const window = numbersGroup(keys, {
         ],
 });
 
-function forwardLimits(solution: Solution, maximumLift: number | null): Limit[] {
+/** Where it balances when full nose-up control, as far as the tail carries it, just stalls the wing near the ground. */
+function flareLimit(solution: Solution, full: Radians): Metres | null {
+  const { prepared, model } = solution;
+  const { about, design } = prepared;
+  const { statedMaximumLift } = design.balance;
+  const { held } = prepared.reach.pitch;
+  const stallAt = (command: Radians) =>
+    statedMaximumLift === undefined
+      ? stallAtCommand(solution, command)
+      : alphaForLift(model, statedMaximumLift, command, about);
+  const first = stallAt(held(full));
+  if (first === null) return null;
+  const usable = usableCommand(solution, full, first);
+  const alpha = stallAt(usable);
+  return alpha === null ? null : balanceAt(model, alpha, usable, about, groundLoad(solution, usable));
+}
+
+function forwardLimits(solution: Solution, isStallKnown: boolean): Limit[] {
   const { prepared, model, cruise, fullNoseUp: full, pitch: slopes } = solution;
   const { about, reference, design } = prepared;
+  const { held } = prepared.reach.pitch;
   const limits: Limit[] = [];
-  if (full !== null && maximumLift !== null) {
-    const alpha = alphaForLift(model, maximumLift, full, about) ?? 0;
-    const flare = balanceForCommand(model, maximumLift, usableCommand(solution, full, alpha), about);
+  if (full !== null && isStallKnown) {
+    const flare = flareLimit(solution, full);
     if (flare !== null) limits.push({ x: flare, because: NO_FLARE });
   }
   if (full !== null && cruise.isTrimmed) {
-    const steady = balanceForCommand(model, cruise.state.lift, CRUISE_TRAVEL_SHARE * full, about);
+    const steady = balanceForCommand(model, cruise.state.lift, held(CRUISE_TRAVEL_SHARE * full), about);
     if (steady !== null)
       limits.push({
         x: steady,
