@@ -46,7 +46,23 @@ const along = (
 
 const countRemedies = (finding: Finding | null): Outcome => finding?.remedies.length ?? null;
 
-const diving = { rigging: { handsOffLift: 0.01 }, stall: { liftCoefficient: 1 } };
+/** A wing built off the drawing so that the hands-off lift of a greatest one of 1 moves by so much. */
+const misbuilt = (moved: number, staticMargin: number, others: readonly object[] = []): Overrides => ({
+  stall: { liftCoefficient: 1 },
+  pitch: { staticMargin },
+  rigging: {
+    surfaces: [{ surface: 'wing', momentPerRadian: 0.5, flown: (moved * staticMargin) / 0.5, drawn: 0 }, ...others],
+  },
+});
+
+/** Let go at a lift coefficient of 0.4, with a wing that carries 1 and a margin that holds. */
+const letGo = (handsOffLift: number, elevator = rad(-10)): Overrides => ({
+  rigging: { handsOffLift, handsOffMoment: 0.1 * (handsOffLift - 0.4) },
+  stall: { liftCoefficient: 1 },
+  trim: { elevator, liftCoefficient: 0.4 },
+  pitch: { staticMargin: 0.1 },
+});
+const diving = { stall: { liftCoefficient: 1 }, pitch: { staticMargin: 0.1 } };
 const away = { mass: { cg: [0, 0, 0], total: 1 }, reference: { area: 1, meanChord: 1, span: 1 } };
 
 /** Bands of 5 % of chord in the margin, 0.02 in roll and 0.01 in yaw of sideslip. */
@@ -86,19 +102,32 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [0.0801, null],
   ),
   // 4 % of the greatest lift is worth a word, 12 % a caution.
-  builtAngle: along(
-    (moved) => ({
-      numbers: {
-        stall: { liftCoefficient: 1 },
-        rigging: { surfaces: [{ surface: 'wing', liftPerRadian: 5, flown: moved / 5, drawn: 0 }] },
-      },
-    }),
-    [0.039, null],
-    [0.041, 'note'],
-    [-0.041, 'note'],
-    [0.117, 'note'],
-    [-0.123, 'caution'],
-  ),
+  equalErrors: [
+    { is: null, numbers: misbuilt(0.039, 0.1) },
+    { is: 'note', numbers: misbuilt(0.2, 0.1, [{ surface: 'tail', momentPerRadian: -0.5, flown: 0.0328, drawn: 0 }]) },
+    { is: null, numbers: misbuilt(0.2, 0.1, [{ surface: 'tail', momentPerRadian: -0.5, flown: 0.0318, drawn: 0 }]) },
+  ],
+  builtAngle: [
+    ...along(
+      (moved) => ({ numbers: misbuilt(moved, 0.1) }),
+      [0.039, null],
+      [0.041, 'note'],
+      [-0.041, 'note'],
+      [0.117, 'note'],
+      [-0.123, 'caution'],
+    ),
+    // Behind the neutral point it is judged as at a margin of half a percent.
+    ...along((moved) => ({ numbers: misbuilt(moved * (0.005 / -0.02), -0.02) }), [0.117, 'note'], [0.123, 'caution']),
+    // A shim of less than a tenth of a degree on the surface that does most is not worth it.
+    ...along(
+      (turn) => ({
+        numbers: misbuilt(0.13, 0.1, [{ surface: 'tail', momentPerRadian: -0.013 / rad(turn), flown: 0, drawn: 0 }]),
+        look: countRemedies,
+      }),
+      [0.097, 1],
+      [0.103, 2],
+    ),
+  ],
   // √1.56 = 1.25 for a gust of half a g or a turn at 50°.
   signOpen: [
     ...along((margin) => ({ numbers: sure({ pitch: { staticMargin: margin } }) }), [0.0499, 'note'], [0.0501, null]),
@@ -202,26 +231,44 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     ...along((radius) => ({ design: nose(radius), look: countRemedies }), [0.88, 0], [0.95, 1]),
   ],
   handsOffTrim: [
+    ...along((lift) => ({ numbers: letGo(lift) }), [0.83, null], [0.87, 'caution'], [0.99, 'caution'], [1.01, 'stop']),
+    // From 1.8 m with n of the weight carried: 0.65 s at n = 0.131, 0.8 s at 0.426, 0.95 s at 0.593 of 0.4.
     ...along(
-      (handsOffLift) => ({
-        numbers: { rigging: { handsOffLift }, stall: { liftCoefficient: 1 }, trim: { elevator: rad(-10) } },
-      }),
-      [0.83, null],
-      [0.87, 'caution'],
-      [0.99, 'caution'],
-      [1.01, 'stop'],
-      [0.0615, null],
-      [0.0585, 'caution'],
+      (lift) => ({ numbers: letGo(lift) }),
+      [-0.3, 'stop'],
+      [0.051, 'stop'],
+      [0.054, 'caution'],
+      [0.167, 'caution'],
+      [0.174, 'note'],
+      [0.233, 'note'],
+      [0.241, null],
     ),
     // 35 % of 20° up is 7°: little travel stops the dive.
-    ...along((angle) => ({ numbers: { ...diving, trim: { elevator: rad(-angle) } } }), [6.8, 'note'], [7.2, 'caution']),
+    ...along((angle) => ({ numbers: letGo(0.01, rad(-angle)) }), [6.8, 'caution'], [7.2, 'stop']),
+    // Nothing holds it: any moment takes it away.
+    ...along(
+      (moment) => ({
+        numbers: {
+          ...letGo(0.4),
+          rigging: { handsOffLift: null, handsOffMoment: moment },
+          pitch: { staticMargin: -0.01 },
+        },
+      }),
+      [9.4e-8, null],
+      [1.06e-7, 'stop'],
+      [-1.06e-7, 'stop'],
+    ),
     ...along(
       (error) => ({
         design: builtTail,
         numbers: {
           ...diving,
-          rigging: { handsOffLift: 0.01, surfaces: [{ surface: 'tail', drawn: 0, flown: rad(error) }] },
-          trim: { elevator: rad(-10), tailIncidence: null },
+          rigging: {
+            handsOffLift: 0.01,
+            handsOffMoment: -0.05,
+            surfaces: [{ surface: 'tail', drawn: 0, flown: rad(error) }],
+          },
+          trim: { elevator: rad(-10), liftCoefficient: 0.4, tailIncidence: null },
         },
         look: countRemedies,
       }),
@@ -232,8 +279,8 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       (turn) => ({
         numbers: {
           ...diving,
-          rigging: { handsOffLift: 0.01, surfaces: [{ surface: 'tail', drawn: 0, flown: 0 }] },
-          trim: { elevator: rad(-10), tailIncidence: rad(turn) },
+          rigging: { handsOffLift: 0.01, handsOffMoment: -0.05, surfaces: [{ surface: 'tail', drawn: 0, flown: 0 }] },
+          trim: { elevator: rad(-10), liftCoefficient: 0.4, tailIncidence: rad(turn) },
         },
         look: countRemedies,
       }),

@@ -30,6 +30,10 @@ const ELSEWHERE: Readonly<Record<string, readonly (readonly [string, string])[]>
   contourUnusable: ['LEAST_CHORD', 'LEAST_THICKNESS', 'MOST_THICKNESS', 'MOST_CAMBER', 'CROSSING'].map(
     (name) => ['src/core/3-shape/section/kinds/coordinates.ts', name] as const,
   ),
+  builtAngle: [
+    ['src/core/7-verdict/rules/builtErrors.ts', 'WORTH_A_WORD'],
+    ['src/core/7-verdict/rules/builtErrors.ts', 'LEAST_MARGIN'],
+  ],
   elevatorAtStop: [['src/core/7-verdict/changes.ts', 'LEAST_TRAVEL']],
   fastForLaunch: [
     ['src/core/6-groups/ceilings/briefTargets.ts', 'LAUNCH_SPEED'],

@@ -118,6 +118,14 @@ const wheels = (x: number) => [
 const EDGES: Record<string, readonly [Make, number, number]> = {
   handsOffTrim: [set(base, '/surfaces/tail/incidence'), 1.5, -4],
   builtAngle: [(x) => readings('tail', x, x), 0, 3],
+  equalErrors: [
+    (x) =>
+      withFields(readings('tail', x, x), [
+        { field: '/surfaces/wing/asBuilt', value: { left: { incidence: 3 + x }, right: { incidence: 3 + x } } },
+      ]),
+    0,
+    1.5,
+  ],
   leftRight: [(x) => readings('wing', 3, 3 + x), 0, 6],
   downwashStrong: [set(base, '/surfaces/wing/stations/1/distanceFromRoot'), 600, 160],
   smallTail: [

@@ -59,7 +59,6 @@ describe('a short-coupled model', () => {
     expect(said(finding.message)).toMatch(/1\.5° nose down of the drawing/);
     // tan 1.5° over the 140 mm of its root chord.
     expect(140 * Math.tan((1.5 * Math.PI) / 180)).toBeCloseTo(3.7, 1);
-    expect(said(finding.message)).toMatch(/3\.\d mm of shim/);
     const remedies = analyse(built(narrow, ERROR)).findings.find(({ id }) => id === 'handsOffTrim')!.remedies;
     expect(said(remedies[0]!.label)).toBe('Shim Tail 3.7 mm under its leading edge, as drawn');
   });

@@ -1,40 +1,53 @@
-import { millimetres, nameOf, noseTurn, percent, plain, radians, say } from '@/core/1-base/words/phrase';
+import { millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
 import { shimFor } from '@/core/6-groups/rigging/shim';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
 import { turned } from '../changes';
+import type { Remedy } from '../finding';
 import { makeRule } from '../makeRule';
+import { type BuiltErrors, builtErrors, standing, surfaceOf, WORTH_A_WORD } from './builtErrors';
 
-/** Share of C_Lmax by which an error may move the hands-off lift before it is worth a word, and a caution. */
-const NOTE = 0.04;
+/** Share of C_Lmax by which errors may move the hands-off lift before it is a caution. */
 const CAUTION = 0.12;
+/** Turning a surface by less is not worth a shim [°]. */
+const WORTH_A_SHIM = 0.1;
 
-/** A built angle differs from the drawn one: judged by how far it moves the trim, not by degrees. */
+/** Built angles differ from the drawn ones: all of them together, judged by how far they move the trim, not by degrees. */
 export const builtAngle = makeRule(
-  { id: 'builtAngle', stage: 'rigging', source: 'dC_L/dδ = C_Lδ − C_Lα C_mδ/C_mα at neutral control' },
-  (design, { rigging, stall, pitch }) => {
-    const most = stall.liftCoefficient;
-    if (most === null) return null;
-    const worst = rigging.surfaces
-      .map((line) => ({ line, moved: line.liftPerRadian * (line.flown - line.drawn) }))
-      .reduce<{ line: (typeof rigging.surfaces)[number]; moved: number } | null>(
-        (a, b) => (a === null || Math.abs(b.moved) > Math.abs(a.moved) ? b : a),
-        null,
-      );
-    if (!worst || Math.abs(worst.moved) < NOTE * most) return null;
-    const surface = design.surfaces.find(({ id }) => id === worst.line.surface)!;
-    const error = degreesFromRadians(worst.line.flown - worst.line.drawn);
-    const shim = shimFor(surface.stations[0]!.chord, -error);
-    const margin = pitch.staticMargin === null ? '' : say` at a margin of ${percent(pitch.staticMargin, 1)}`;
+  { id: 'builtAngle', stage: 'rigging', source: 'ΔC_L = ΔC_m/margin at neutral control; Etkin & Reid, section 2.4' },
+  (design, analysis) => {
+    const built = builtErrors(analysis);
+    if (!built || Math.abs(built.total) < WORTH_A_WORD * built.maximumLift) return null;
+    const { errors, total, maximumLift } = built;
+    const { staticMargin } = analysis.pitch;
+    const atMargin = staticMargin === null ? '' : say` at a margin of ${percent(staticMargin, 1)}`;
     return {
-      severity: Math.abs(worst.moved) >= CAUTION * most ? 'caution' : 'note',
-      message: say`${nameOf(surface)} is built ${noseTurn(error)} of the drawing. That moves its hands-off lift coefficient by ${worst.moved >= 0 ? '+' : '−'}${plain(Math.abs(worst.moved))}${margin}; ${millimetres(shim.thickness, 1)} under the ${shim.edge} edge brings it back.`,
-      numbers: { error: radians(worst.line.flown - worst.line.drawn), moved: plain(worst.moved) },
-      remedies: [
-        {
-          label: say`Shim ${millimetres(shim.thickness, 1)} under its ${shim.edge} edge`,
-          change: turned(surface, -error),
-        },
-      ],
+      severity: Math.abs(total) >= CAUTION * maximumLift ? 'caution' : 'note',
+      message: say`${standing(design, built)}. That moves its hands-off lift coefficient by ${total >= 0 ? '+' : '−'}${plain(Math.abs(total))}${atMargin}.`,
+      numbers: {
+        moved: plain(total),
+        ...Object.fromEntries(errors.map(({ line }) => [line.surface, radians(line.flown - line.drawn)])),
+      },
+      remedies: shims(design, analysis.rigging.surfaces, built),
     };
   },
 );
+
+type Lines = Parameters<typeof builtErrors>[0]['rigging']['surfaces'];
+
+/** One shim that takes all of it, on the surface where a degree does most; then each back to the drawing. */
+function shims(design: Design, lines: Lines, { errors, total, margin }: BuiltErrors): Remedy[] {
+  const shimTo = (line: Lines[number], turn: number): Remedy => {
+    const surface = surfaceOf(design, line.surface);
+    const shim = shimFor(surface.stations[0]!.chord, degreesFromRadians(turn));
+    return {
+      label: say`Shim ${nameOf(surface)} ${millimetres(shim.thickness, 1)} under its ${shim.edge} edge`,
+      change: turned(surface, degreesFromRadians(turn)),
+    };
+  };
+  const back = errors.map(({ line }) => shimTo(line, line.drawn - line.flown));
+  const lever = [...lines].sort((a, b) => Math.abs(b.momentPerRadian) - Math.abs(a.momentPerRadian))[0]!;
+  const whole = (-total * margin) / lever.momentPerRadian;
+  const isBack = errors.length === 1 && errors[0]!.line.surface === lever.surface;
+  return isBack || Math.abs(degreesFromRadians(whole)) < WORTH_A_SHIM ? back : [shimTo(lever, whole), ...back];
+}

@@ -9,6 +9,7 @@ import { downwashStrong } from './downwashStrong';
 import { dragHeight } from './dragHeight';
 import { elevatorAtStop } from './elevatorAtStop';
 import { elevonSaturation } from './elevonSaturation';
+import { equalErrors } from './equalErrors';
 import { fastForLaunch } from './fastForLaunch';
 import { flatVee } from './flatVee';
 import { foldTooTight } from './foldTooTight';
@@ -64,6 +65,7 @@ export const RULES: readonly Rule[] = [
   weakFin,
   overWeight,
   builtAngle,
+  equalErrors,
   downwashStrong,
   dragHeight,
   elevonSaturation,

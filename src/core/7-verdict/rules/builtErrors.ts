@@ -1,0 +1,53 @@
+import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { joined, nameOf, noseTurn, type Phrase, say } from '@/core/1-base/words/phrase';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import type { Numbers } from '@/core/6-groups/page';
+
+/** Share of C_Lmax by which errors may move the hands-off lift before it is worth a word. */
+export const WORTH_A_WORD = 0.04;
+/** Where nothing holds the nose an error is judged as at this margin. */
+const LEAST_MARGIN = 0.005;
+
+type Line = Numbers['rigging']['surfaces'][number];
+
+/** What surfaces that are built off the drawing do to the hands-off lift, each that is worth a word and all together. */
+export interface BuiltErrors {
+  readonly errors: readonly { readonly line: Line; readonly moved: number }[];
+  readonly total: number;
+  /** Margin that they are judged at. */
+  readonly margin: number;
+  readonly maximumLift: number;
+}
+
+/** Null where nothing is off by enough, or the stall is not known. */
+export function builtErrors({
+  rigging,
+  stall,
+  pitch,
+}: Pick<Numbers, 'rigging' | 'stall' | 'pitch'>): BuiltErrors | null {
+  const maximumLift = stall.liftCoefficient;
+  if (maximumLift === null) return null;
+  const margin = Math.max(LEAST_MARGIN, pitch.staticMargin ?? LEAST_MARGIN);
+  const all = rigging.surfaces.map((line) => ({
+    line,
+    moved: (line.momentPerRadian * (line.flown - line.drawn)) / margin,
+  }));
+  const errors = all
+    .filter(({ moved }) => Math.abs(moved) >= WORTH_A_WORD * maximumLift)
+    .sort((a, b) => Math.abs(b.moved) - Math.abs(a.moved));
+  if (errors.length === 0) return null;
+  return { errors, total: all.reduce((sum, { moved }) => sum + moved, 0), margin, maximumLift };
+}
+
+export const surfaceOf = (design: Design, id: string): Surface => design.surfaces.find((surface) => surface.id === id)!;
+
+/** How each of them stands. */
+export const standing = (design: Design, { errors }: BuiltErrors): Phrase =>
+  joined(
+    errors.map(
+      ({ line }) =>
+        say`${nameOf(surfaceOf(design, line.surface))} is built ${noseTurn(degreesFromRadians(line.flown - line.drawn))} of the drawing`,
+    ),
+    ', ',
+  );
