@@ -13,6 +13,7 @@ import { BalanceStage } from './balance/BalanceStage';
 import { BriefStage } from './brief/BriefStage';
 import { FindingsPanel } from './findings/FindingsPanel';
 import { RevisionsSheet } from './revisions/RevisionsSheet';
+import { measurableFace } from '@/core/3-shape/section/measurableFace';
 import { RiggingStage } from './rigging/RiggingStage';
 import { SectionStage } from './section/SectionStage';
 import { ControlFeelSection } from './stability/ControlFeelSection';
@@ -100,6 +101,21 @@ describe('rigging', () => {
       expect(document.body.textContent).toMatch(/Built 2° too far nose down: 4\.9 mm under the leading edge/),
     );
     await waitFor(() => expect(analysis().rigging.handsOffLift!).toBeGreaterThan(before + 0.2));
+  });
+
+  test('read on the flat face, the incidence is that of the chord', async () => {
+    const { hand, design } = await show(
+      demoDesign('lagoon-postman'),
+      <Now of={(drawn) => <RiggingStage design={drawn} />} />,
+    );
+    const wing = design().surfaces[0]!;
+    const { angle } = measurableFace(wing.stations[0]!.section, wing.stations[0]!.chord);
+    await hand.click(screen.getByRole('checkbox', { name: 'read on the face, not along the chord' }));
+    const field = screen.getAllByRole('textbox', { name: 'Incidence, left' })[0]!;
+    await hand.type(field, '0.5{Enter}');
+    const incidence = design().surfaces[0]!.asBuilt!.left!.incidence!;
+    expect(incidence).toBeCloseTo(0.5 - (angle * 180) / Math.PI, 1);
+    expect(field).toHaveProperty('value', '0.5');
   });
 
   test('a shim for any turn is chord times tangent', async () => {

@@ -143,36 +143,54 @@ function lineElements({ frames, position, mirrored }: Body): MassElement[] {
   return onBothSides(mirrored, 1, [originX + from + length / 2, originY, originZ], [length, 0, 0]);
 }
 
+/** A quantity at both ends of a stretch, even in between. */
+type Linear = readonly [number, number];
+
+/** Integral over a stretch of unit length of the product of two or three that change evenly. Simpson’s rule is exact there. */
+function integral(...factors: readonly Linear[]): number {
+  const at = (share: number) => factors.reduce((product, [a, b]) => product * (a + (b - a) * share), 1);
+  return (at(0) + 4 * at(0.5) + at(1)) / 6;
+}
+
+/** The board between one frame and the next: four sides, each at its own centroid. */
 function skinElements(body: Body, arealDensity: number): MassElement[] {
   const [originX, originY, originZ] = vectorFromPoint(body.position);
   const elements: MassElement[] = [];
   for (let index = 0; index + 1 < body.frames.length; index++) {
-    const a = body.frames[index]!;
-    const b = body.frames[index + 1]!;
-    const mean = (key: keyof typeof a) => metresFromMillimetres((a[key] + b[key]) / 2);
-    const length = metresFromMillimetres(b.x - a.x);
-    const height = mean('top') - mean('bottom');
-    const width = mean('width');
+    const [a, b] = [body.frames[index]!, body.frames[index + 1]!];
+    const ends = (of: (frame: typeof a) => number): Linear => [
+      metresFromMillimetres(of(a)),
+      metresFromMillimetres(of(b)),
+    ];
+    const x = ends((frame) => frame.x);
+    const half = ends(({ width }) => width / 2);
+    const width = ends((frame) => frame.width);
+    const height = ends(({ top, bottom }) => top - bottom);
+    const [top, bottom, middle] = [ends((f) => f.top), ends((f) => f.bottom), ends((f) => (f.top + f.bottom) / 2)];
+    const length = x[1] - x[0];
     const round = body.kind === 'round' ? Math.PI / 4 : 1;
-    const middle = originZ + (mean('top') + mean('bottom')) / 2;
-    const x = originX + mean('x');
-    const put = (area: number, y: number, z: number) =>
+    const put = (breadth: Linear, y: Linear, z: Linear, side: number) => {
+      const share = integral(breadth);
+      if (share <= 0) return;
+      const at = (place: Linear) => integral(breadth, place) / share;
       elements.push(
         ...onBothSides(
           body.mirrored,
-          kilogramsFromGrams(arealDensity * area * round),
-          [x, originY + y, z],
+          kilogramsFromGrams(arealDensity * length * share * round),
+          [originX + at(x), originY + side * at(y), originZ + at(z)],
           [length, 0, 0],
         ),
       );
+    };
+    const none: Linear = [0, 0];
     if (body.kind === 'plank') {
-      put(length * height, 0, middle);
+      put(height, none, middle, 0);
       continue;
     }
-    put(length * height, width / 2, middle);
-    put(length * height, -width / 2, middle);
-    put(length * width, 0, originZ + mean('top'));
-    put(length * width, 0, originZ + mean('bottom'));
+    put(height, half, middle, 1);
+    put(height, half, middle, -1);
+    put(width, none, top, 0);
+    put(width, none, bottom, 0);
   }
   return elements;
 }

@@ -184,6 +184,39 @@ describe('board parts', () => {
     expect(plank.properties!.total).toBeCloseTo(0.4 * 0.06 * 0.4, 9);
   });
 
+  test('a tapered box weighs at its own centroid, however it is cut into frames', () => {
+    // Height 100 → 20 mm and width 40 → 80 mm over 300 mm, in closed form: a side is a trapezoid, so is the top.
+    const frame = (share: number) => ({
+      x: 300 * share,
+      width: 40 + 40 * share,
+      top: 50 - 40 * share,
+      bottom: -50 + 40 * share,
+    });
+    const box = (shares: number[]) =>
+      massesOf(
+        designOf([], {
+          materials: [BOARD],
+          bodies: [
+            {
+              id: 'b',
+              kind: 'box' as const,
+              frames: shares.map(frame),
+              construction: { material: 'board', extraFraction: 0 },
+            },
+          ],
+        }),
+      ).properties!;
+    const trapezoidal = (a: number, b: number) => ({
+      area: 0.15 * (a + b),
+      centre: (0.3 * (a + 2 * b)) / (3 * (a + b)),
+    });
+    const [side, top] = [trapezoidal(0.1, 0.02), trapezoidal(0.04, 0.08)];
+    const centre = (side.area * side.centre + top.area * top.centre) / (side.area + top.area);
+    expect(box([0, 1]).centreOfGravity[0]).toBeCloseTo(centre, 12);
+    expect(box([0, 0.1, 0.5, 0.8, 1]).centreOfGravity[0]).toBeCloseTo(centre, 12);
+    expect(box([0, 1]).total).toBeCloseTo(0.4 * 2 * (side.area + top.area), 12);
+  });
+
   test('equipment: weighed beats listed, mirrored counts twice and keeps the balance central', () => {
     const { parts, properties } = massesOf(
       designOf([], {

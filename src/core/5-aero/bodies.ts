@@ -12,28 +12,47 @@ import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
+import { munkFactor } from './ellipsoid';
 import { induceAt, velocityRow } from './inducedVelocity';
 import { vortexField } from './vortexField';
 
 /**
  * Slender-body moments of fuselages, per radian and ½ρV²:
  *
- *   dM/dα = (π/2) ∫ w² (1 + dε_u/dα) dx    w width, ε_u upwash of the wings
- *   dN/dβ = −(π/2) ∫ h² dx                 h height
+ *   dM/dα = (k₂ − k₁) (π/2) ∫ w² (1 + dε_u/dα) dx    w width, ε_u upwash of the wings
+ *   dN/dβ = −f (k₂ − k₁) (π/2) ∫ h² dx               h height
  *
- * Ahead of the wings the local upwash comes from the lattice, beside a wing it
- * cancels the angle of attack, behind it grows back with the downwash.
- * Closed bodies, attached flow; good to ±20 %. Source: Munk, NACA Report 184,
- * 1924; Multhopp, Luftfahrtforschung 18 (1941).
+ * k₂ − k₁ is what a body of that slenderness has of an endless one. Ahead of
+ * the wings the local upwash comes from the lattice, beside a wing it cancels
+ * the angle of attack, behind it grows back with the downwash. In yaw no wing
+ * straightens the flow: it leaves the lee side, and measured fuselages have
+ * f = 0.6 of the attached moment.
+ * Closed bodies; ±20 % in pitch, ±35 % in yaw. Source: Munk, NACA Report 184,
+ * 1924; Multhopp, Luftfahrtforschung 18 (1941); measured in yaw: Perkins & Hage,
+ * Airplane Performance, Stability and Control, 1949, ch. 8.
  */
-export const BODY_BAND = 0.2;
+export const BODY_BAND = { pitch: 0.2, yaw: 0.35 } as const;
+const SEPARATED = 0.6;
 
 /**
- * Normal force of a windmilling two-blade propeller, per radian on ½ρV² and
- * disc area; blades add in proportion. Good to ±30 %.
+ * Normal force of a windmilling propeller, per degree on ½ρV² and disc area,
+ * by blades: not in proportion to them. Good to ±30 %.
  * Source: Perkins & Hage, Airplane Performance, Stability and Control, 1949, ch. 5.
  */
-const PROPELLER_NORMAL_FORCE = 0.00165 * degreesFromRadians(1);
+const NORMAL_FORCE: readonly (readonly [number, number])[] = [
+  [2, 0.00165],
+  [3, 0.00235],
+  [4, 0.00296],
+];
+
+/** Per radian; a single blade has half of two, more than four go on as from three to four. */
+export function propellerNormalForce(blades: number): number {
+  const row = Math.min(Math.max(0, NORMAL_FORCE.findIndex(([count]) => count >= blades) - 1), NORMAL_FORCE.length - 2);
+  const at = blades > 4 ? NORMAL_FORCE.length - 2 : row;
+  const [[from, less], [to, more]] = [NORMAL_FORCE[at]!, NORMAL_FORCE[at + 1]!];
+  const perDegree = blades < 2 ? (less * blades) / 2 : less + ((more - less) * (blades - from)) / (to - from);
+  return perDegree * degreesFromRadians(1);
+}
 
 /** Drag of a closed body on its frontal area, rough surface, Re about 10⁵. Source: Hoerner, Fluid-Dynamic Drag, 1965, ch. 6; ±30 %. */
 const BODY_DRAG = { box: 0.45, round: 0.25, plank: 0.12 } as const;
@@ -46,11 +65,18 @@ interface Segment {
   readonly width: number;
   readonly height: number;
   readonly sides: number;
+  /** k₂ − k₁ of the whole body, seen from above and from the side. */
+  readonly flat: number;
+  readonly tall: number;
 }
 
 function segments(design: Design): Segment[] {
   return design.bodies.flatMap((body) => {
     const [x0, y0, z0] = vectorFromPoint(body.position);
+    const whole = body.frames.at(-1)!.x - body.frames[0]!.x;
+    const widest = Math.max(...body.frames.map(({ width }) => width));
+    const tallest = Math.max(...body.frames.map(({ top, bottom }) => top - bottom));
+    const [flat, tall] = [munkFactor(whole / widest), munkFactor(whole / tallest)];
     return body.frames.slice(1).flatMap((b, index) => {
       const a = body.frames[index]!;
       const pieces = Math.max(1, Math.ceil((b.x - a.x) / 60));
@@ -65,6 +91,8 @@ function segments(design: Design): Segment[] {
           width: at('width'),
           height: at('top') - at('bottom'),
           sides: body.mirrored ? 2 : 1,
+          flat,
+          tall,
         };
       });
     });
@@ -99,15 +127,14 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
   const wash = upwash(matrices, rising);
   let pitch = 0;
   let yaw = 0;
-  for (const { x, y, z, length, width, height, sides } of parts) {
-    pitch += (sides * Math.PI * width ** 2 * (1 + wash(x, y, z)) * length) / 4;
-    yaw += (sides * Math.PI * height ** 2 * length) / 4;
+  for (const { x, y, z, length, width, height, sides, flat, tall } of parts) {
+    pitch += (flat * sides * Math.PI * width ** 2 * (1 + wash(x, y, z)) * length) / 4;
+    yaw += (SEPARATED * tall * sides * Math.PI * height ** 2 * length) / 4;
   }
   const discs = design.propulsion.map((drive) => ({
     at: vectorFromPoint(drive.position),
     slope:
-      (PROPELLER_NORMAL_FORCE *
-        (drive.blades / 2) *
+      (propellerNormalForce(drive.blades) *
         (Math.PI / 4) *
         metresFromMillimetres(drive.propellerDiameter) ** 2 *
         (drive.mirrored ? 2 : 1)) /

@@ -75,6 +75,20 @@ describe('an error of the tail', () => {
   });
 });
 
+test('a glider without elevator has an angle of the tail for level flight, and flies on it', () => {
+  const glider = change(simpleAircraft(70), ['/surfaces/tail/controls', []], ['/surfaces/tail/incidence', -1]);
+  let design = glider;
+  for (let round = 0; round < 4; round++) {
+    const { tailIncidence } = run(design).trim;
+    design = change(design, ['/surfaces/tail/incidence', degreesFromRadians(tailIncidence!)]);
+  }
+  const { trim, rigging } = run(design);
+  expect(trim.elevator).toBeNull();
+  expect(trim.residualMoment!).toBeCloseTo(0, 6);
+  expect(rigging.handsOffLift!).toBeCloseTo(trim.liftCoefficient!, 3);
+  expect(Math.abs(run(glider).trim.residualMoment!)).toBeGreaterThan(0.01);
+});
+
 describe('measured angles together', () => {
   const design = trimmedAt(0.1);
   const tailDrawn = design.surfaces[1]!.incidence;

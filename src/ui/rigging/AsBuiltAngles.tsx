@@ -1,17 +1,23 @@
-import { decimal } from '@/words/formatQuantity';
+import { useState } from 'react';
+import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { measurableFace } from '@/core/3-shape/section/measurableFace';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { shimFor } from '@/core/6-groups/rigging/shim';
-import { formatLength } from '@/words/formatQuantity';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign, type EditOutcome } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
+import { FACE_WORDS } from './faceWords';
 
 const SIDES = ['left', 'right'] as const;
 const READINGS = [
   ['incidence', 'Incidence'],
   ['tipTwist', 'Tip twist'],
 ] as const;
+
+const plus = (value: number | undefined, more: number): number | undefined =>
+  value === undefined ? undefined : Math.round((value + more) * 1000) / 1000;
 
 type Side = (typeof SIDES)[number];
 type Reading = (typeof READINGS)[number][0];
@@ -29,6 +35,7 @@ function withReading(surface: Surface, side: Side, reading: Reading, value: numb
 export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surface[] }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
+  const [onFace, setOnFace] = useState(false);
   const set = (surface: Surface, side: Side, reading: Reading, value: number | undefined): EditOutcome =>
     dispatch(
       editDesign((design) => ({
@@ -43,15 +50,31 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
       <p className="mb-1 text-[13px] text-faint">
         Level the datum, read each root and tip before the glue. What is measured is flown; empty means as drawn.
       </p>
+      <label className="mb-1 flex items-center gap-1.5 text-sm">
+        <input
+          type="checkbox"
+          className="accent-balance"
+          checked={onFace}
+          onChange={(event) => setOnFace(event.target.checked)}
+        />
+        read on the face, not along the chord
+      </label>
       {surfaces.map((surface) => {
         const name = surface.name || surface.id;
         const sides = SIDES.flatMap((side) => surface.asBuilt?.[side]?.incidence ?? []);
         const error =
           sides.length === 0 ? 0 : sides.reduce((sum, value) => sum + value, 0) / sides.length - surface.incidence;
         const shim = shimFor(surface.stations[0]!.chord, -error);
+        const face = measurableFace(surface.stations[0]!.section, surface.stations[0]!.chord);
+        // What the meter shows on the face less this is the incidence of the chord.
+        const off = (reading: Reading) =>
+          onFace && reading === 'incidence' ? Math.round(degreesFromRadians(face.angle) * 100) / 100 : 0;
         return (
           <div key={surface.id} className="mb-2">
-            <p className="text-sm">{name}</p>
+            <p className="text-sm">
+              {name}
+              {onFace && <span className="text-faint"> · {FACE_WORDS[face.face]}</span>}
+            </p>
             <div className="grid grid-cols-4 gap-x-2">
               {SIDES.flatMap((side) =>
                 READINGS.map(([reading, words]) => (
@@ -59,9 +82,12 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
                     key={side + reading}
                     label={`${words}, ${side}`}
                     kind="angle"
-                    value={surface.asBuilt?.[side]?.[reading]}
-                    placeholder={String(reading === 'incidence' ? surface.incidence : surface.stations.at(-1)!.twist)}
-                    onCommit={(value) => set(surface, side, reading, value)}
+                    value={plus(surface.asBuilt?.[side]?.[reading], off(reading))}
+                    placeholder={decimal(
+                      (reading === 'incidence' ? surface.incidence : surface.stations.at(-1)!.twist) + off(reading),
+                      2,
+                    )}
+                    onCommit={(value) => set(surface, side, reading, plus(value, -off(reading)))}
                     onClear={() => set(surface, side, reading, undefined)}
                   />
                 )),

@@ -1,10 +1,11 @@
 import { isLevel, isPitchTail } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { shimFor } from '@/core/6-groups/rigging/shim';
+import { turned, turnForNeutral } from '@/core/7-verdict/changes';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { decimal, formatLength, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
@@ -14,6 +15,7 @@ import { Derived, Fact, Why } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { AsBuiltAngles } from './AsBuiltAngles';
+import { FACE_WORDS } from './faceWords';
 import { Drives, InTheWind } from './Drives';
 
 const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(radians), digits)}°`;
@@ -37,7 +39,6 @@ export function RiggingStage({ design }: { readonly design: Design }) {
 
 function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[]; readonly analysis: Analysis | null }) {
   const dispatch = useAppDispatch();
-  const front = surfaces.find(({ role }) => role === 'wing');
   return (
     <Section title="Angles against the datum">
       <table className="w-full table-fixed text-[13px]">
@@ -61,43 +62,65 @@ function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[];
           {surfaces.map((surface) => {
             const line = analysis?.rigging.surfaces.find((entry) => entry.surface === surface.id);
             return (
-              <tr key={surface.id} className="border-t border-soft">
-                <th scope="row" className="truncate py-1 pr-1 text-left font-normal" title={surface.name || surface.id}>
-                  {surface.name || surface.id}
-                </th>
-                <td>
-                  <QuantityField
-                    hideLabel
-                    label={`Incidence of ${surface.name || surface.id}`}
-                    kind="angle"
-                    value={surface.incidence}
-                    onCommit={(value) => dispatch(setFields([field('surfaces', surface.id, 'incidence').to(value)]))}
-                  />
-                </td>
-                <td className="text-right">{line ? degrees(line.againstAir) : '–'}</td>
-                <td className="text-right">
-                  {line && line.bears !== null ? `± ${degrees(Math.min(line.bears, 0.35))}` : '–'}
-                </td>
-              </tr>
+              <Fragment key={surface.id}>
+                <tr className="border-t border-soft">
+                  <th
+                    scope="row"
+                    className="truncate py-1 pr-1 text-left font-normal"
+                    title={surface.name || surface.id}
+                  >
+                    {surface.name || surface.id}
+                  </th>
+                  <td>
+                    <QuantityField
+                      hideLabel
+                      label={`Incidence of ${surface.name || surface.id}`}
+                      kind="angle"
+                      value={surface.incidence}
+                      onCommit={(value) => dispatch(setFields([field('surfaces', surface.id, 'incidence').to(value)]))}
+                    />
+                  </td>
+                  <td className="text-right">{line ? degrees(line.againstAir) : '–'}</td>
+                  <td className="text-right">
+                    {line && line.bears !== null ? `± ${degrees(Math.min(line.bears, 0.35))}` : '–'}
+                  </td>
+                </tr>
+                {line && (
+                  <tr>
+                    <td colSpan={4} className="pb-1 text-faint">
+                      <FaceReading line={line} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             );
           })}
         </tbody>
       </table>
-      {front &&
-        surfaces
-          .filter(({ id }) => id !== front.id)
-          .map((surface) => (
-            <Fact
-              key={surface.id}
-              label={`${front.name || front.id} over ${(surface.name || surface.id).toLowerCase()}`}
-            >
-              {decimal(front.incidence - surface.incidence, 2)}° decalage
-            </Fact>
-          ))}
+      {analysis?.rigging.decalageDrawn != null && (
+        <Fact label="Decalage, front over rear">
+          {degrees(analysis.rigging.decalageDrawn)}
+          {Math.abs(analysis.rigging.decalageFlown! - analysis.rigging.decalageDrawn) >= ALIKE &&
+            `, ${degrees(analysis.rigging.decalageFlown!)} as measured`}
+        </Fact>
+      )}
       <p className="mt-1 text-[13px] text-faint">
         “Bears”: the error either way with which it still flies hands off between no lift and 85 % of its stall.
       </p>
     </Section>
+  );
+}
+
+/** Angles that differ by less are alike [rad]. */
+const ALIKE = 0.0005;
+/** What a tilt meter shows on the face that it can be laid on. */
+function FaceReading({ line }: { readonly line: Analysis['rigging']['surfaces'][number] }) {
+  return (
+    <>
+      {FACE_WORDS[line.face]}: {degrees(line.faceReadingDrawn)}
+      {Math.abs(line.faceReadingFlown - line.faceReadingDrawn) >= ALIKE &&
+        `, ${degrees(line.faceReadingFlown)} as measured`}
+    </>
   );
 }
 
@@ -107,7 +130,8 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
   if (!analysis) return null;
   const { trim, rigging } = analysis;
   const tail = design.surfaces.find(isPitchTail);
-  const change = tail && trim.tailIncidence !== null ? degreesFromRadians(trim.tailIncidence) - tail.incidence : null;
+  const neutral = turnForNeutral(design, analysis);
+  const change = neutral && neutral.surface === tail ? neutral.degrees : null;
   const shim = tail && change !== null ? shimFor(tail.stations[0]!.chord, change) : null;
   return (
     <Section title="Trim">
@@ -134,22 +158,17 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
       </Fact>
       {tail && change !== null && shim && (
         <>
-          <Fact label={`${tail.name || tail.id} for neutral control`}>{decimal(tail.incidence + change, 2)}°</Fact>
+          <Fact label={`${tail.name || tail.id} for neutral control`}>{degrees(trim.tailIncidence!)}</Fact>
           {Math.abs(change) >= 0.05 && (
             <div className="mt-1 flex items-center justify-between gap-2 text-sm">
               <span>
                 Shim {formatLength(shim.thickness, units)} under its {shim.edge} edge
               </span>
               <Button
-                onClick={() =>
-                  dispatch(
-                    setFields([
-                      field('surfaces', tail.id, 'incidence').to(Math.round((tail.incidence + change) * 100) / 100),
-                    ]),
-                  )
-                }
+                // What is built is shimmed; what is not yet built is drawn anew.
+                onClick={() => dispatch(setFields(turned(tail, change)))}
               >
-                Set it so
+                {tail.asBuilt ? 'Shim it so' : 'Draw it so'}
               </Button>
             </div>
           )}

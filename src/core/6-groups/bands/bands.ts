@@ -1,14 +1,17 @@
 import { z } from 'zod';
+import type { Metres } from '@/core/1-base/units/convert';
+import { BODY_BAND, extraLoadsOf } from '@/core/5-aero/bodies';
 import { liftCoefficientAt } from '@/core/5-aero/polar';
 import { emptyNumbers, numbersGroup } from '../group';
 import { maybe } from '../keys';
+import type { Solution } from '../solution/solution';
 import { stall } from '../stall/stall';
 import { wakeBands } from './wakeBands';
 
 const keys = z.object({
-  neutralPoint: maybe('length', 'Half width of the band of the neutral point: either wake, all speeds flown'),
+  neutralPoint: maybe('length', 'Half width of the band of the neutral point: either wake, all speeds flown, bodies'),
   dihedralEffect: maybe('perRadian', 'Half width of the band of C_lβ: either wake, all speeds flown'),
-  yawStiffness: maybe('perRadian', 'Half width of the band of C_nβ: either wake, all speeds flown'),
+  yawStiffness: maybe('perRadian', 'Half width of the band of C_nβ: either wake, all speeds flown, bodies'),
 });
 
 /** Slowest and fastest speed that is flown, over that of the stall and of cruise. */
@@ -19,12 +22,13 @@ const USUAL_SLOW_LIFT = 0.7;
 
 const LATER = 'It is computed when the drag ends.';
 
-/** How far the choice of wake and the speed move what the verdicts rest on. */
+/** How far the choice of wake, the speed and what is not known of bodies move what the verdicts rest on. */
 export const bands = numbersGroup(keys, {
   id: 'bands',
   title: 'Bands',
   needs: { stall },
-  compute: ({ prepared, cruise, options, model }, { stall: { liftCoefficient } }) => {
+  compute: (solution, { stall: { liftCoefficient } }) => {
+    const { prepared, cruise, options, model } = solution;
     if (options.quick || options.without?.includes('bands')) return emptyNumbers(keys, LATER);
     if (!cruise.isTrimmed) return emptyNumbers(keys, cruise.reason);
     const mass = prepared.weights.properties!.total;
@@ -32,6 +36,26 @@ export const bands = numbersGroup(keys, {
     const liftAt = (speed: number) => liftCoefficientAt({ model, air: prepared.air, mass }, speed);
     const level = liftAt(cruiseSpeed);
     const slow = (liftCoefficient ?? SLOW ** 2 * USUAL_SLOW_LIFT) / SLOW ** 2;
-    return { ...wakeBands(prepared, [level, Math.max(level, slow), level / FAST ** 2]), reasons: {} };
+    const ofWakes = wakeBands(prepared, [level, Math.max(level, slow), level / FAST ** 2]);
+    const ofBodies = bodyBands(solution);
+    return {
+      neutralPoint: ofWakes.neutralPoint + ofBodies.neutralPoint,
+      dihedralEffect: ofWakes.dihedralEffect,
+      yawStiffness: ofWakes.yawStiffness + ofBodies.yawStiffness,
+      reasons: {},
+    };
   },
 });
+
+/** What is not known of the moments of bodies. */
+function bodyBands({ prepared, model, pitch }: Solution): { neutralPoint: Metres; yawStiffness: number } {
+  const { design, about, reference } = prepared;
+  if (prepared.surfacesOnly) return { neutralPoint: 0, yawStiffness: 0 };
+  const bodies = extraLoadsOf({ ...design, propulsion: [], dragItems: [] }, model.matrices, model.rising);
+  const perAlpha = bodies.perAlpha(0, about).moment[1];
+  const perBeta = bodies.perBeta(about).moment[2];
+  return {
+    neutralPoint: (BODY_BAND.pitch * Math.abs(2 * perAlpha)) / (pitch.liftSlope * reference.area),
+    yawStiffness: (BODY_BAND.yaw * Math.abs(2 * perBeta)) / (reference.area * reference.span),
+  };
+}

@@ -23,7 +23,7 @@ interface Row {
 
 const BY_BODY = 'Fuselage moments ±20 %, sidewash about ten percent.';
 const BY_BODY_AND_WAKE =
-  'Fuselage moments ±20 %, sidewash about ten percent, and how far it moves with the wakes and over the speeds flown.';
+  'Fuselage moments ±35 %, sidewash about ten percent, and how far it moves with the wakes and over the speeds flown.';
 const BY_WAKE =
   'Ten percent, and how far it moves when wakes turn with the wind and over the speeds flown; here they stay along the datum.';
 const BY_LATTICE = 'Lattice against measurement at model scale, about ten percent.';

@@ -19,7 +19,7 @@ const keys = z.object({
   momentSlope: maybe('perRadian', 'C_mα about the balance point, nose up positive: negative is stable'),
   zeroLiftMoment: maybe('ratio', 'C_m without lift, control neutral; nose up positive'),
   neutralPoint: maybe('length', 'Neutral point, aft of the datum'),
-  neutralPointBand: maybe('length', 'Half width of its band: either wake, all speeds flown'),
+  neutralPointBand: maybe('length', 'Half width of its band: either wake, all speeds flown, bodies'),
   neutralPointWithoutTail: maybe('length', 'Neutral point of all but the tail'),
   staticMargin: maybe('percent', '(neutral point − centre of gravity) over mean chord, a fraction'),
   manoeuvreMargin: maybe('percent', 'Margin in a pull-up, where the tail damps, a fraction'),

@@ -59,7 +59,7 @@ export function explainPitch(pitch: Values, { reference, cg, surfacesOnly, liftA
       range: ATTACHED,
       band,
       bandBecause:
-        'How far it moves when wakes leave along the wind and over the speeds flown, plus one percent of chord for bodies and section data.',
+        'How far it moves when wakes leave along the wind and over the speeds flown, a fifth of what bodies do, and one percent of chord for section data.',
     })),
     ...whenKnown(pitch.staticMargin, (value): Working => ({
       id: 'staticMargin',
