@@ -9,11 +9,11 @@ import type { JobClient } from '@/workers/lanes';
 
 const GRID = { strips: 6, chordwise: 3 } as const;
 
-/** Computes at once, in this thread, on a coarse lattice. */
+/** Computes at once, in this thread, on a coarse lattice and without bands. */
 export const direct: JobClient = {
   live: async ({ design, options }) => ({
     kind: 'done',
-    output: finish(WORK.analyse({ design, options: { ...options, grid: GRID } })),
+    output: finish(WORK.analyse({ design, options: { ...options, grid: GRID, without: [...(options?.without ?? []), 'bands'] } })),
   }),
   ask: async (name, input) => {
     const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: { grid: GRID } } : input;

@@ -45,7 +45,9 @@ function trialsOf(design: Design, options: AnalyseOptions): Trials {
   const panels = (prepare(design, options)?.lattice.panels ?? 0) / TRIALS.panels;
   const frames = design.bodies.reduce((sum, body) => sum + body.frames.length, 0) / TRIALS.frames;
   const most = options.grid ? Infinity : TRIALS.most / Math.max(1, panels ** 3 + panels * frames);
-  return { tryOut: (changed) => numbersOf(changed, options), most: Math.max(TRIALS.least, Math.round(most)) };
+  // How sure a number is changes no verdict, and costs as much as the number.
+  const bare: AnalyseOptions = { ...options, without: [...(options.without ?? []), 'bands'] };
+  return { tryOut: (changed) => numbersOf(changed, bare), most: Math.max(TRIALS.least, Math.round(most)) };
 }
 
 function judge(design: Design, numbers: Numbers, options: AnalyseOptions): Finding[] {

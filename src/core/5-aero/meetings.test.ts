@@ -36,10 +36,12 @@ const upright = (more: Partial<SurfaceInput>, height: number, chord: number): Su
 const lateralOf = (surfaces: SurfaceInput[], grid: Grid): LateralDerivatives =>
   solveSurfaces(designOf(surfaces), grid).lateral(0.07, [0.08, 0, 0]);
 
-const numbersOf = ({ roll, yaw: _, ...derivatives }: LateralDerivatives): Record<string, number> => ({
+/** Every number by its name; controls by what they turn. */
+const numbersOf = ({ roll, yaw, ...derivatives }: LateralDerivatives): Record<string, number> => ({
   ...derivatives,
   rollFromAileron: roll!.roll,
   yawFromAileron: roll!.yaw,
+  rollFromRudder: yaw?.roll ?? 0,
 });
 
 describe('a part that touches', () => {

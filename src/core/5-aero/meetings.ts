@@ -32,7 +32,7 @@ interface Legs {
 /** The meeting of every edge, null where only one surface is. */
 export function meetingsOf(legs: Legs, edges: number): readonly (Meeting | null)[] {
   const { lattice } = legs;
-  const meetings = new Array<Meeting | null>(edges).fill(null);
+  const meetings = Array.from({ length: edges }, (): Meeting | null => null);
   const groups: Edge[][] = [];
   for (const { joining, met, end, distance } of lattice.junctions) {
     const strips = lattice.firstStrip[joining + 1]! - lattice.firstStrip[joining]!;
