@@ -69,7 +69,8 @@ ${CASES.length} cases, ${failures} outside their tolerance.
 - Section data at model Reynolds numbers (greatest lift ±12 %, drag ±25 %) are estimates from the trends of published
   series, not measurements of your board.
 - Vortex lift of sharp low-aspect wings at high angles, and everything beyond the first stalled strip, is left out.
-- Fuselage moments (±20 %) and propeller normal force (±30 %) are classical estimates.
+- Fuselage moments (±20 % in pitch, ±35 % in yaw), what hinges take of a control (±12 %) and propeller normal force
+  (±30 %) are classical estimates.
 
 ## Choice of the default grid
 

@@ -13,7 +13,9 @@ const GRID = { strips: 6, chordwise: 3 } as const;
 export const direct: JobClient = {
   live: async ({ design, options }) => ({
     kind: 'done',
-    output: finish(WORK.analyse({ design, options: { ...options, grid: GRID, without: [...(options?.without ?? []), 'bands'] } })),
+    output: finish(
+      WORK.analyse({ design, options: { ...options, grid: GRID, without: [...(options?.without ?? []), 'bands'] } }),
+    ),
   }),
   ask: async (name, input) => {
     const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: { grid: GRID } } : input;

@@ -7,6 +7,7 @@ import { designOf } from '../designs';
 import { LATERAL_CASES } from './lateralCases';
 import { liftingLine } from './liftingLine';
 import { MEASURED_CASES } from './measuredCases';
+import { MOTION_CASES } from './motionCases';
 import { GLAUERT, type PublishedCase, SURFACE } from './publishedCase';
 import { ellipse, longWing, rectangle } from './shapes';
 import { solveSurfaces } from './solve';
@@ -252,5 +253,6 @@ export const CASES: readonly PublishedCase[] = [
     remark: 'The tips carry less; the rest is within a percent.',
   },
   ...LATERAL_CASES,
+  ...MOTION_CASES,
   ...MEASURED_CASES,
 ];

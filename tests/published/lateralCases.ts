@@ -71,7 +71,26 @@ const flatWing = (aspectRatio: number, taper: number) => 0.05 - (0.71 * taper + 
 const sideFromRoll = (aspectRatio: number, sweep: number) =>
   rolling(solveSurfaces(sweptBoard(aspectRatio, sweep))).sideForce;
 
+/** Lift of a flap along the whole of a long wing over lift of incidence, against the same without sweep. */
+function flapShare(sweep: number): number {
+  const long = (degrees: number) => {
+    const wing = trapezoid(3000, 200);
+    wing.stations[1]!.leadingEdgeOffset = 3000 * Math.tan((degrees * Math.PI) / 180);
+    wing.controls = [{ id: 'flap', function: 'elevon', hingeInboard: 0.7, hingeOutboard: 0.7 }];
+    const { liftSlope, liftFromElevator } = solveSurfaces(designOf([wing]), { strips: 30, chordwise: 6 }).pitch();
+    return liftFromElevator! / liftSlope;
+  };
+  return long(sweep) / long(0);
+}
+
 export const LATERAL_CASES: readonly PublishedCase[] = [
+  ...([30, 45] as const).map((sweep): PublishedCase => ({
+    title: `Flap on a hinge swept by ${sweep}°, lift over that of incidence, against none, A 30`,
+    source: 'Simple sweep theory: cos Λ (Betz; Jones, NACA Report 863, 1945)',
+    published: Math.cos((sweep * Math.PI) / 180),
+    ours: () => flapShare(sweep),
+    tolerance: 0.02,
+  })),
   {
     title: 'Roll damping of a rectangle of aspect ratio 100',
     source: `${GLAUERT}: lifting line with a linear twist, solved anew`,

@@ -50,7 +50,7 @@ const lateralWord =
   (module: typeof verdicts) =>
     module
       .verdicts({
-        lateral: { yawStiffness: null, dihedralEffect: null, ...lateral },
+        lateral: { yawStiffnessInWind: null, dihedralEffect: null, ...lateral },
         motion: { lateral: [mode], longitudinal: [] },
       } as never)
       .find((verdict) => verdict.about === about)?.word ?? null;
@@ -145,10 +145,10 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
     'src/core/6-groups/motion/verdicts.ts',
     ['YAW', 'UNFELT_SLIP', 'NEUTRAL_BANK', 'FAST_SPIRAL', 'MANY_SWINGS', 'AT_ONCE'],
     [
-      ['wanders', lateralWord('yaw', { yawStiffness: 0.0293 })],
-      ['tracks', lateralWord('yaw', { yawStiffness: 0.0307 })],
-      ['tracks', lateralWord('yaw', { yawStiffness: 0.195 })],
-      ['turns into every gust', lateralWord('yaw', { yawStiffness: 0.205 })],
+      ['wanders', lateralWord('yaw', { yawStiffnessInWind: 0.0293 })],
+      ['tracks', lateralWord('yaw', { yawStiffnessInWind: 0.0307 })],
+      ['tracks', lateralWord('yaw', { yawStiffnessInWind: 0.195 })],
+      ['turns into every gust', lateralWord('yaw', { yawStiffnessInWind: 0.205 })],
       ['does not mind a slip', lateralWord('roll', { dihedralEffect: -0.0049 })],
       ['rolls upright out of a slip', lateralWord('roll', { dihedralEffect: -0.0051 })],
       ['spirals in', lateralWord('bank', {}, spiral(4.9))],

@@ -70,7 +70,7 @@ const sure = (numbers: Overrides): Overrides => ({
   bands: { neutralPoint: 0.01, dihedralEffect: 0.02, yawStiffness: 0.01 },
   reference: { meanChord: 0.2 },
   pitch: { staticMargin: 0.2 },
-  lateral: { dihedralEffect: -0.1, yawStiffness: 0.08 },
+  lateral: { dihedralEffect: -0.1, yawStiffnessInWind: 0.08 },
   ...numbers,
 });
 
@@ -95,12 +95,24 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [0.0205, 'caution'],
     ),
     { is: null, numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [0.0999, 0, 0] } } },
+    {
+      is: null,
+      numbers: { window: { aft: 0.07, forward: 0.08 }, mass: { cg: [0.075, 0, 0] }, pitch: { staticMargin: 0.04 } },
+    },
+    {
+      is: 'stop',
+      numbers: { window: { aft: 0.07, forward: 0.08 }, mass: { cg: [0.085, 0, 0] }, pitch: { staticMargin: 0 } },
+    },
   ],
-  balanceForward: along(
-    (x) => ({ numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [x, 0, 0] } } }),
-    [0.0799, 'caution'],
-    [0.0801, null],
-  ),
+  balanceForward: [
+    ...along(
+      (x) => ({ numbers: { window: { aft: 0.1, forward: 0.08 }, mass: { cg: [x, 0, 0] } } }),
+      [0.0799, 'caution'],
+      [0.0801, null],
+    ),
+    // Limits that cross are told once, by the rule of the narrow window.
+    { is: null, numbers: { window: { aft: 0.07, forward: 0.08 }, mass: { cg: [0.05, 0, 0] } } },
+  ],
   // 4 % of the greatest lift is worth a word, 12 % a caution.
   equalErrors: [
     { is: null, numbers: misbuilt(0.039, 0.1) },
@@ -133,7 +145,7 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     ...along((margin) => ({ numbers: sure({ pitch: { staticMargin: margin } }) }), [0.0499, 'note'], [0.0501, null]),
     ...along((margin) => ({ numbers: sure({ pitch: { staticMargin: margin } }) }), [-0.0499, 'note'], [-0.0501, null]),
     ...along((roll) => ({ numbers: sure({ lateral: { dihedralEffect: roll } }) }), [-0.0199, 'note'], [-0.0201, null]),
-    ...along((yaw) => ({ numbers: sure({ lateral: { yawStiffness: yaw } }) }), [0.0099, 'note'], [0.0101, null]),
+    ...along((yaw) => ({ numbers: sure({ lateral: { yawStiffnessInWind: yaw } }) }), [0.0099, 'note'], [0.0101, null]),
   ],
   coarseLattice: [{ is: null }, { is: 'note', design: largestDesign(1) }],
   // A lens of so much thickness on so much of the chord, bent by so much, its sides so far past one another at the nose.
@@ -565,7 +577,7 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   // A quarter below the usual 0.04.
   weakFin: along(
-    (yawStiffness) => ({ numbers: { lateral: { yawStiffness } } }),
+    (yawStiffnessInWind) => ({ numbers: { lateral: { yawStiffnessInWind } } }),
     [0.0307, null],
     [0.0293, 'caution'],
     [0.001, 'caution'],

@@ -9,6 +9,10 @@ const keys = z.object({
   sideForceSlope: maybe('perRadian', 'Side force of sideslip C_Yβ, wind from the right positive; negative as a rule'),
   dihedralEffect: maybe('perRadian', 'Roll of sideslip C_lβ; negative rolls upright'),
   yawStiffness: maybe('perRadian', 'Yaw of sideslip C_nβ; positive turns into the wind'),
+  yawStiffnessInWind: maybe(
+    'perRadian',
+    'The same in stability axes, C_nβ cos α − C_lβ sin α: it does not hang on where the datum is drawn',
+  ),
   rollDamping: maybe('perRadian', 'Roll of roll rate C_lp per p b/2V; negative damps'),
   yawDamping: maybe('perRadian', 'Yaw of yaw rate C_nr per r b/2V; negative damps'),
   rollFromYawRate: maybe('perRadian', 'Roll of yaw rate C_lr per r b/2V, right wing down positive'),
@@ -29,10 +33,11 @@ export const lateral = numbersGroup(keys, {
   id: 'lateral',
   title: 'Roll and yaw',
   needs: { reference, bands },
-  compute: ({ lateral: slopes }) => ({
+  compute: ({ lateral: slopes, alpha }) => ({
     sideForceSlope: slopes.sideForceSlope,
     dihedralEffect: slopes.dihedralEffect,
     yawStiffness: slopes.yawStiffness,
+    yawStiffnessInWind: slopes.yawStiffness * Math.cos(alpha) - slopes.dihedralEffect * Math.sin(alpha),
     rollDamping: slopes.rollDamping,
     yawDamping: slopes.yawDamping,
     rollFromYawRate: slopes.rollFromYawRate,

@@ -1,3 +1,4 @@
+import { apparentMass } from '@/core/5-aero/apparentMass';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Prepared } from '../solution/prepare';
 import type { Words } from '@/core/1-base/words/phrase';
@@ -15,6 +16,20 @@ export interface MotionResult {
   readonly lateral: readonly Mode[];
 }
 
+/** κ of a propeller at three quarters of the advance at which it pulls no more, and of a glide: its own drag alone. */
+const PROPELLER_FALL = 3;
+const GLIDE_FALL = 1;
+
+/** What feels the wash of others, for the time that it takes to arrive. */
+export interface LateWash {
+  /** Moment coefficient per radian of its angle; negative behind. */
+  readonly momentPerRadian: number;
+  /** dε/dα there. */
+  readonly slope: number;
+  /** Its quarter chord aft of the balance point [m]. */
+  readonly arm: number;
+}
+
 /** Least share of the product of roll and yaw inertia that must be left after the product of inertia. */
 const LEAST_SPREAD = 1e-6;
 
@@ -23,13 +38,15 @@ const isSpread = ({ xx, yy, zz, xz }: NonNullable<ValueOf<typeof mass>['inertia'
   Math.min(xx, yy, zz) > LEAST_SPREAD * Math.max(xx, yy, zz) && xx * zz - xz ** 2 > LEAST_SPREAD * xx * zz;
 
 /**
- * Modes of a design at its cruise trim. Speed derivatives at constant thrust:
- * C_Xu = −2C_D, C_Zu = −2C_L; lag of the downwash C_mα̇ = C_mq dε/dα.
- * Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. A
+ * Modes of a design at its cruise trim. Speed derivatives C_Xu = −(2 + κ) C_D,
+ * C_Zu = −2 C_L, κ = −(V/T) dT/dV; the wash of what flies ahead comes late, and
+ * the air beside the wings moves with them. A glide swings as level flight with
+ * κ = 1. Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. A
  * reason in words when mass, trim or drag is missing.
+ * @param wash what the surface behind does to the moment when it turns, and where it is
  */
 export function modesOfDesign(
-  { air, reference }: Prepared,
+  { air, reference, placed, about, design, surfacesOnly }: Prepared,
   numbers: {
     readonly mass: ValueOf<typeof mass>;
     readonly trim: ValueOf<typeof trim>;
@@ -37,6 +54,7 @@ export function modesOfDesign(
     readonly lateral: ValueOf<typeof lateral>;
     readonly drag: ValueOf<typeof drag>;
   },
+  wash: LateWash | null,
 ): MotionResult | { readonly because: Words } {
   const { mass, trim, pitch, lateral, drag } = numbers;
   if (mass.total === null || mass.inertia === null) return { because: NOTHING_WEIGHED };
@@ -51,26 +69,28 @@ export function modesOfDesign(
   const force = (air.density * speed * area) / 2;
   const lift = trim.liftCoefficient;
   const dragPerAlpha = (2 * lift * pitch.liftSlope!) / (Math.PI * aspectRatio * (drag.spanEfficiency ?? 0.9));
+  const around = apparentMass(placed, air.density, about);
+  const isPowered = design.propulsion.length > 0 && !surfacesOnly;
   const longitudinal = longitudinalModes({
     mass: mass.total,
-    inertiaY: mass.inertia.yy,
+    inertiaY: mass.inertia.yy + around.pitch,
     speed,
     gravity: GRAVITY,
-    xu: -2 * drag.total * force,
+    xu: -(2 + (isPowered ? PROPELLER_FALL : GLIDE_FALL)) * drag.total * force,
     xw: (lift - dragPerAlpha) * force,
     zu: -2 * lift * force,
     zw: -(pitch.liftSlope! + drag.total) * force,
     zq: 0,
-    zwDot: 0,
+    zwDot: -around.heave,
     mu: 0,
     mw: pitch.momentSlope! * force * meanChord,
     mq: (pitch.pitchDamping! * force * meanChord ** 2) / 2,
-    mwDot: (pitch.pitchDamping! * (pitch.downwashSlope ?? 0) * force * meanChord ** 2) / (2 * speed),
+    mwDot: (wash ? (wash.momentPerRadian * wash.slope * force * meanChord * wash.arm) / speed : 0) - around.heaveMoment,
   });
   const turn = (force * span ** 2) / 2;
   const lateralMotion = lateralModes({
     mass: mass.total,
-    inertiaX: mass.inertia.xx,
+    inertiaX: mass.inertia.xx + around.roll,
     inertiaZ: mass.inertia.zz,
     inertiaXZ: mass.inertia.xz,
     speedX: speed * Math.cos(trim.alpha),

@@ -17,7 +17,7 @@ const mode = (kind: Mode['kind'], more: Partial<Mode>): Mode => ({
 });
 const words = (change: { yaw?: number; roll?: number; lateral?: Mode[]; longitudinal?: Mode[] }) =>
   verdicts({
-    lateral: { ...calm.lateral, yawStiffness: change.yaw ?? 0.06, dihedralEffect: change.roll ?? -0.05 },
+    lateral: { ...calm.lateral, yawStiffnessInWind: change.yaw ?? 0.06, dihedralEffect: change.roll ?? -0.05 },
     motion: { lateral: change.lateral ?? [], longitudinal: change.longitudinal ?? [], reasons: {} },
   } as Pick<Analysis, 'lateral' | 'motion'>);
 

@@ -37,7 +37,7 @@ export function verdicts({
   const list: Verdict[] = [];
   const add = (about: Verdict['about'], word: string, because: Words, isGood: boolean) =>
     list.push({ about, word, because, isGood });
-  const { yawStiffness, dihedralEffect } = lateral;
+  const { yawStiffnessInWind: yawStiffness, dihedralEffect } = lateral;
   if (yawStiffness !== null) {
     const said = say`yaw stiffness ${plain(yawStiffness, 3)} per radian`;
     if (yawStiffness <= 0) add('yaw', 'turns away from its path', said, false);

@@ -17,6 +17,8 @@ export const balanceAft = makeRule(
     const behind = mass.cg[0] - window.aft;
     if (behind <= 1e-6) return null;
     const unstable = pitch.staticMargin < BARELY_STABLE;
+    // Limits that cross are one sentence, and another rule’s; what does not hold its nose is told all the same.
+    if (!unstable && window.forward > window.aft) return null;
     const target =
       window.aft - AIM * Math.max(0, Math.min(window.aft - window.forward, 0.15 * (analysis.reference.meanChord ?? 0)));
     return {

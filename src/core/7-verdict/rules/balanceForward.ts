@@ -12,13 +12,14 @@ export const balanceForward = makeRule(
     const { window, mass } = analysis;
     if (window.aft === null || window.forward === null || mass.cg === null) return null;
     const ahead = window.forward - mass.cg[0];
-    if (ahead <= 1e-6) return null;
+    // Limits that cross are one sentence, and another rule’s.
+    if (ahead <= 1e-6 || window.forward > window.aft) return null;
     const target = window.aft - AIM * (window.aft - window.forward);
     return {
       severity: 'caution',
       message: say`It balances ${metres(ahead)} ahead of the window. ${window.forwardBecause ?? ''}`,
       numbers: { ahead: metres(ahead) },
-      remedies: window.aft > window.forward ? waysToBalanceAt(design, analysis, target) : [],
+      remedies: waysToBalanceAt(design, analysis, target),
     };
   },
 );

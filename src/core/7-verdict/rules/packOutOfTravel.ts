@@ -13,7 +13,7 @@ export const packOutOfTravel = makeRule(
     const { window, mass } = analysis;
     if (window.aft === null || window.forward === null || mass.cg === null || mass.total === null) return null;
     const x = mass.cg[0];
-    if (x <= window.aft && x >= window.forward) return null;
+    if ((x <= window.aft && x >= window.forward) || window.forward > window.aft) return null;
     const item = slidingItems(design)[0];
     if (!item || item.attachment.kind !== 'slides') return null;
     const target = x > window.aft ? window.aft : window.forward;

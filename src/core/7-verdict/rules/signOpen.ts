@@ -25,7 +25,7 @@ export const signOpen = makeRule(
       },
       {
         name: 'yaw stiffness',
-        value: lateral.yawStiffness,
+        value: lateral.yawStiffnessInWind,
         band: bands.yawStiffness,
         write: (value) => plain(value, 3),
         open: 'whether the nose turns back into the wind',

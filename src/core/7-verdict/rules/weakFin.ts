@@ -8,7 +8,7 @@ import { makeRule } from '../makeRule';
 export const weakFin = makeRule(
   { id: 'weakFin', stage: 'tail', source: 'Etkin & Reid, Dynamics of Flight, section 3.9' },
   (design, { lateral }) => {
-    const { yawStiffness } = lateral;
+    const { yawStiffnessInWind: yawStiffness } = lateral;
     if (yawStiffness === null || yawStiffness >= YAW.least) return null;
     const fins = design.surfaces.filter(isFin);
     const grow = (factor: number, words: string) => ({
