@@ -224,7 +224,7 @@ describe('numbers', () => {
     }
   });
 
-  test.each(DEMO_NAMES)('%s: the bands cover the other choice of wake', (name) => {
+  test.each(DEMO_NAMES.filter((_, index) => index % 3 === 0))('%s: the bands cover the other choice of wake', (name) => {
     const both = (['datum', 'wind'] as const).map((wake) => analyse(demoDesign(name), { wake, surfacesOnly: true }));
     const [datum, wind] = both as [Analysis, Analysis];
     if (datum.trim.alpha === null) return expect(wind.trim.alpha).toBeNull();

@@ -1,7 +1,7 @@
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { type AxisFeel, type Feel } from '@/core/6-groups/feel/axisFeel';
 import { PITCH_CONTROLS, ROLL_CONTROLS, withThrows, YAW_CONTROLS } from '@/core/7-verdict/changes';
-import { decimal } from '@/words/formatQuantity';
+import { decimal, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Fact, Why } from '../numbers/Derived';
@@ -25,14 +25,21 @@ function responseWords({ axis, response }: AxisFeel): string {
   return axis === 'yaw' ? `${degrees(response)} of slip` : `${decimal(response, 1)} g more`;
 }
 
-/** What full stick does at cruise, how that feels, and the rate that would mend it. */
+/** What full stick does, how that feels, and the rate that would mend it. */
 export function ControlFeelSection() {
   const dispatch = useAppDispatch();
   const feel = useAppSelector((state) => state.analysis.current?.feel);
   const design = useAppSelector((state) => state.document.present);
+  const units = useAppSelector((state) => state.settings.units);
   if (!feel || !design) return null;
   return (
-    <Section title="Full stick at cruise">
+    <Section title="Full stick">
+      {feel.speed !== null && (
+        <p className="mb-1 text-[13px] text-faint">
+          At {formatValue(feel.speed, 'speed', units)}: twice the stall speed, or cruise if that is slower. Nothing goes
+          beyond the stall.
+        </p>
+      )}
       {feel.axes.length === 0 && <Why text="No control moves yet, or there is no trim to move away from." />}
       {feel.axes.map((axis) => (
         <div key={axis.axis} className="flex items-center justify-between gap-2 border-b border-soft py-1 text-sm">

@@ -46,6 +46,34 @@ describe('feel of a whole aircraft', () => {
     expect(numbers(drooped).feel.bankByRudder!).toBeLessThan(0);
   });
 
+  test('heavy or light, the same throw asks the same of the wing: nobody is told to take throw away for weight', () => {
+    const withMass = (grams: number) =>
+      numbers(withFields(simpleAircraft(60), [{ field: '/massItems/lump/mass', value: grams }])).feel.axes.find(
+        ({ axis }) => axis === 'pitch',
+      )!;
+    const [light, heavy] = [withMass(300), withMass(3000)];
+    expect(heavy.measure).toBeLessThan(1.2 * light.measure);
+    expect(heavy.response).toBeLessThanOrEqual(light.response + 1e-9);
+  });
+
+  test('no load factor beyond the stall, no sideslip beyond the fin, no bank beyond a right angle', () => {
+    const wild = withFields(
+      simpleAircraft(110),
+      ['wing/controls/aileron', 'tail/controls/elevator', 'fin/controls/rudder'].flatMap((control) => [
+        { field: `/surfaces/${control}/throwUp`, value: 60 },
+        { field: `/surfaces/${control}/throwDown`, value: 60 },
+      ]),
+    );
+    const { feel, stall, trim } = numbers(withFields(wild, [{ field: '/conditions/cruiseSpeed', value: 30 }]));
+    const of = (name: string) => feel.axes.find(({ axis }) => axis === name)!;
+    expect(feel.speed!).toBeCloseTo(2 * stall.speed!, 9);
+    const lift = trim.liftCoefficient! * (trim.speed! / feel.speed!) ** 2;
+    expect(of('pitch').response).toBeLessThanOrEqual(stall.liftCoefficient! / lift - 1 + 1e-9);
+    expect(of('yaw').response).toBeLessThanOrEqual(0.35);
+    expect(Math.abs(feel.bankByRudder!)).toBeLessThanOrEqual(Math.PI / 2);
+    expect(of('roll').response).toBeLessThan(25);
+  });
+
   test('less travel feels calmer, and the share that would mend it does', () => {
     const design = simpleAircraft(40);
     const wild = withFields(design, [

@@ -47,7 +47,9 @@ function lateWash({ model, receiver, state, prepared, alpha }: Solution, slope: 
     const turned = controlCase(model.matrices, 'symmetric', surfaceMask(model.lattice, index));
     return longitudinal(loadChange(model.matrices, state, turned, about), alpha, reference).moment;
   });
-  const planform = integratePlanforms(receiver.surfaces.map((index) => surfaces[index]!))!;
+  // A tail that stands upright has no plan form to feel a wash with.
+  const planform = integratePlanforms(receiver.surfaces.map((index) => surfaces[index]!));
+  if (!planform) return null;
   return {
     momentPerRadian: moments.reduce((sum, moment) => sum + moment, 0),
     slope,
