@@ -26,6 +26,14 @@ export const direct: JobClient = {
   close: () => {},
 };
 
+/** Computes nothing: for what is about the document alone. */
+export const idle: JobClient = {
+  live: async () => ({ kind: 'superseded' }),
+  ask: async () => ({ kind: 'superseded' }),
+  cancel: () => {},
+  close: () => {},
+};
+
 export const settle = () => new Promise((done) => setTimeout(done, 25));
 
 export interface TestSession {

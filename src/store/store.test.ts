@@ -2,7 +2,7 @@ import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
-import { direct, settle } from '#/tests/session';
+import { direct, idle, settle } from '#/tests/session';
 import { storedDesign } from '#/tests/stored';
 import { type InclinarDatabase, openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
@@ -27,6 +27,12 @@ let count = 0;
 const incidence = () => session.store.getState().document.present!.surfaces[0]!.incidence;
 const set = (value: unknown, gesture?: string) =>
   session.store.dispatch(setFields([field('surfaces', 'wing', 'incidence').to(value as number)], gesture));
+
+/** The same design on a bench that computes nothing, for many edits in a row. */
+async function openWithoutNumbers(): Promise<void> {
+  session = makeStore({ designs, jobs: idle, tell: (text) => words.push(text) });
+  await session.open(id);
+}
 
 beforeEach(async () => {
   database = openDatabase(`store-${++count}`);
@@ -124,7 +130,8 @@ describe('editing', () => {
     expect(back.surfaces[1]).toBe(before.surfaces[1]);
   });
 
-  test('history is patches: a long drag is one small step, and steps beyond the limit go', () => {
+  test('history is patches: a long drag is one small step, and steps beyond the limit go', async () => {
+    await openWithoutNumbers();
     for (let step = 0; step < 300; step++) set(1 + step / 1000, 'one drag');
     const { past } = session.store.getState().document;
     expect(past.length).toBe(1);
@@ -526,7 +533,8 @@ test('what cannot be read is not opened as something else', async () => {
   expect(session.store.getState().document.present).toBeNull();
 });
 
-test('306 edits are 306 steps back', () => {
+test('306 edits are 306 steps back', async () => {
+  await openWithoutNumbers();
   for (let step = 1; step <= 306; step++) set(step / 100);
   for (let step = 0; step < 306; step++) session.store.dispatch(undone());
   expect(incidence()).toBe(3);

@@ -19,6 +19,8 @@ export interface EvenReach {
   readonly turnFor: (held: Radians) => Radians;
 }
 
+/** Turns that differ by less are one [rad]. */
+const ROUNDING = 1e-12;
 /** Beyond this nothing turns. */
 const MOST_TURN = radiansFromDegrees(120);
 
@@ -55,6 +57,8 @@ export function evenReach(mix: readonly MixTerm[]): EvenReach {
     down: travel(1),
     held,
     turnFor: (wanted) => {
+      // Most commands are small, and a small turn holds all of its effect.
+      if (Math.abs(held(wanted) - wanted) < ROUNDING) return wanted;
       const found = findRoot((turn) => held(turn) - wanted, { low: -MOST_TURN, high: MOST_TURN, tolerance: 1e-10 });
       return found.kind === 'root' ? found.x : Math.sign(wanted) * MOST_TURN;
     },
