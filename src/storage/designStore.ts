@@ -6,6 +6,7 @@ import { designLists } from './designLists';
 import { hasRecords, isUnreadable, type ListedDesign, storedReader } from './readStored';
 import { type Pictures, recordStore } from './recordStore';
 import { settingsTable } from './settingsTable';
+import { takeRow } from './takeRow';
 import { followSharedChanges, welcomeSharedParts } from './sharedPartsTable';
 
 /** Outcome of a save: done, or someone else saved a newer state meanwhile. */
@@ -117,13 +118,7 @@ export function designStore(database: InclinarDatabase) {
     takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),
     /** Takes a row away for good, with what happened to it: for what cannot be read. The answer puts the row back. */
     erase: (id: string): Promise<() => Promise<void>> =>
-      database.transaction('rw', designs, async () => {
-        const row = await designs.get(id);
-        await designs.delete(id);
-        return async () => {
-          if (row) await designs.put(row);
-        };
-      }),
+      database.transaction('rw', designs, () => takeRow(designs, id)),
     /** Puts the given designs in once, in an empty browser. */
     seedOnce: (fleet: readonly { readonly design: Design; readonly records?: Records }[]): Promise<void> =>
       database.transaction('rw', [designs, settings, sharedParts, ...records.everyTable()], async () => {

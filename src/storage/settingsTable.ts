@@ -1,4 +1,5 @@
 import type { InclinarDatabase, StoredSetting } from './database';
+import { takeRow } from './takeRow';
 
 /** Where a setting lies that could not be read, as it was found. */
 const ASIDE = 'unreadable ';
@@ -31,12 +32,6 @@ export function settingsTable(database: InclinarDatabase) {
     settingsAside: (): Promise<StoredSetting[]> => settings.where('key').startsWith(ASIDE).toArray(),
     /** Takes what was laid aside away; the answer puts it back. */
     removeAside: (key: string): Promise<() => Promise<void>> =>
-      database.transaction('rw', settings, async () => {
-        const row = await settings.get(key);
-        await settings.delete(key);
-        return async () => {
-          if (row) await settings.put(row);
-        };
-      }),
+      database.transaction('rw', settings, () => takeRow(settings, key)),
   };
 }
