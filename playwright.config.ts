@@ -4,7 +4,8 @@ const PORT = 4391;
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   // Several times what the longest test takes on a quiet machine.
   timeout: 90_000,
   expect: { timeout: 20_000 },

@@ -86,6 +86,10 @@ const VIEWS: readonly View[] = [
   },
 ];
 
+/** On a phone: picture on top, inputs under it, stages at the foot. */
+const PHONE = { width: 390, height: 844 };
+const ON_PHONE = ['wing', 'balance', 'weights'];
+
 /** Takes the pictures of docs/screenshots from the demo data, in a fresh browser. */
 async function takeAll(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
@@ -98,6 +102,10 @@ async function takeAll(): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(address);
   await page.getByRole('link', { name: 'Lagoon Postman', exact: true }).waitFor();
+  await page
+    .locator('[data-design="Tideline Plank"]')
+    .getByText(/Balances/)
+    .waitFor();
   await page.screenshot({ path: join(FOLDER, 'designs.png') });
   for (const { file, design, stage, prepare } of VIEWS) {
     await page.goto(address);
@@ -108,6 +116,13 @@ async function takeAll(): Promise<void> {
     await prepare?.(page);
     await page.waitForTimeout(800);
     await page.screenshot({ path: join(FOLDER, `${file}.png`) });
+  }
+  await page.setViewportSize(PHONE);
+  for (const stage of ON_PHONE) {
+    await page.goto(page.url().replace(/[^/]+$/, stage));
+    await page.getByTestId('verdict').waitFor();
+    await page.waitForTimeout(2000);
+    await page.screenshot({ path: join(FOLDER, `phone-${stage}.png`) });
   }
   await browser.close();
   server.close();

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { expectAccessible, expectSaved, field, openDesign } from './support';
+import { expectAccessible, expectSaved, field, openDesign, toStage } from './support';
 
 /** Presses keys and counts them; a text is one key a letter. */
 function keyboard(page: Page) {
@@ -25,7 +25,8 @@ test('from the list to a changed chord and back in at most 25 keys', async ({ pa
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Lagoon Postman', exact: true })).toBeVisible();
   const keys = keyboard(page);
-  await keys.press('Tab', 'Enter', 'Tab');
+  // Over the box by which it is chosen.
+  await keys.press('Tab', 'Enter', 'Tab', 'Tab');
   await expect(focused(page)).toHaveText('Lagoon Postman');
   await keys.press('Enter');
   await expect(page.getByTestId('verdict')).toBeVisible();
@@ -37,7 +38,8 @@ test('from the list to a changed chord and back in at most 25 keys', async ({ pa
     await expect(at).toHaveText(/^Pass over /);
     await keys.press('Enter');
   }
-  await keys.press('Tab');
+  // Over the heading that folds the group.
+  await keys.press('Tab', 'Tab');
   const chord = field(page, 'root chord');
   await expect(chord).toBeFocused();
   await keys.press('2', '2', '5', 'Enter');
@@ -59,8 +61,8 @@ test('what is typed is kept on going back, on another stage, on a press elsewher
   await page.getByRole('link', { name: 'Lagoon Postman', exact: true }).click();
   await expect(chord).toHaveValue('221');
   await chord.fill('222');
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Tail' }).click();
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Wing' }).click();
+  await toStage(page, 'Tail');
+  await toStage(page, 'Wing');
   await expect(chord).toHaveValue('222');
   await chord.fill('223');
   await page.getByTestId('drawing').click({ position: { x: 20, y: 20 } });
@@ -129,4 +131,55 @@ test('a blank design at every stage, with sheets and menus open: axe finds nothi
     await page.keyboard.press('Escape');
     await expect(button).toBeFocused();
   }
+});
+
+test('number keys go to the stages, ? shows the keys, and what is typed stays typed', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman', 'Wing');
+  await page.keyboard.press('8');
+  await expect(page).toHaveURL(/\/stability$/);
+  await expect(page.getByTestId('traces')).toContainText('phugoid');
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/wing$/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('go to a stage');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const chord = field(page, 'root chord');
+  await chord.fill('');
+  await chord.pressSequentially('215');
+  await chord.press('Enter');
+  await expect(page).toHaveURL(/\/wing$/);
+  await expect(chord).toHaveValue('215');
+});
+
+test('the findings open over the sheet from their line, by keyboard, and give the focus back', async ({ page }) => {
+  await openDesign(page, 'Reef Surveyor', 'Wing');
+  const strip = page.getByTestId('findings-strip');
+  await expect(strip).toContainText(/Stop.*findings/);
+  await strip.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('findings')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('findings')).toHaveCount(0);
+  await expect(strip).toBeFocused();
+});
+
+test('a field, a part and a stage are found by their words', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman', 'Wing');
+  const find = async (words: string) => {
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused();
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+  };
+  await find('greatest static');
+  await expect(field(page, 'Greatest static margin')).toBeFocused();
+  await expect(page).toHaveURL(/balance$/);
+  await find('part receiver');
+  await expect(field(page, 'Mass of Receiver')).toBeFocused();
+  await page.keyboard.press('Control+k');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await find('stage tail');
+  await expect(page).toHaveURL(/tail$/);
 });

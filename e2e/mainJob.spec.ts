@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beamNumbers, drag, expectSaved, field, openDesign, watchErrors } from './support';
+import { beamNumbers, drag, expectSaved, field, openDesign, watchErrors, toggleFindings } from './support';
 
 test('from a drawn aircraft to a verdict: drag, type, read, mend, reload, export, import', async ({ page }, info) => {
   const noErrors = watchErrors(page);
@@ -25,15 +25,18 @@ test('from a drawn aircraft to a verdict: drag, type, read, mend, reload, export
   await expect.poll(() => beamNumbers(page)).not.toEqual(dragged);
 
   // Read the finding and take its remedy; the beam previews it first.
+  await toggleFindings(page);
   const finding = page.locator('[data-finding="balanceAft"]');
   await expect(finding).toContainText('behind the window');
   await expect(page.getByTestId('verdict')).toContainText('too far back');
   const remedy = finding.getByRole('button', { name: /Slide Pack/ });
+  await expect(remedy).toBeEnabled();
   await remedy.hover();
   await expect(page.getByText(/^Preview: Slide Pack/)).toBeVisible();
   await remedy.click();
   await expect(finding).toHaveCount(0);
   await expect(page.getByTestId('verdict')).toHaveText('Balances inside its window');
+  await toggleFindings(page);
   const mended = await beamNumbers(page);
 
   // Reload: all is there.

@@ -58,7 +58,7 @@ for (const [purpose, layout, surface] of [
     await hand.choose('Purpose', purpose);
     await hand.click('Draw three layouts');
     await expect(page.locator('[data-layout]')).toHaveCount(3, { timeout: 30_000 });
-    await page.locator(`[data-layout="${layout}"]`).getByRole('button', { name: 'Start from this' }).click();
+    await page.getByRole('button', { name: `Start from this: ${layout}` }).click();
     await hand.stage('Wing');
     await hand.drag(surface, 6, -8);
     await hand.stage('Balance');
@@ -129,6 +129,7 @@ test('a shared wing changed in one design follows in the other, and combinations
   await expect(field(page, 'Span, projected')).toHaveValue('1111');
   await page.getByRole('button', { name: /^Assemblies/ }).click();
   const choices = page.getByRole('group').filter({ hasText: 'In the place of' }).first();
+  await expect(choices.getByRole('checkbox').first()).toBeVisible();
   for (const box of await choices.getByRole('checkbox').all()) await box.check();
   await page.getByRole('button', { name: /^Try all/ }).click();
   await expect(page.getByTestId('combinations').getByRole('row')).toHaveCount(4, { timeout: 20_000 });

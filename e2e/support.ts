@@ -1,12 +1,15 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { AxeBuilder } from '@axe-core/playwright';
 
+export const STAGES = ['Brief', 'Wing', 'Section', 'Tail', 'Rigging', 'Weights', 'Balance', 'Stability'];
+
 /** Opens a demo design by name, at a stage. */
 export async function openDesign(page: Page, name: string, stage?: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByTestId('verdict')).toBeVisible();
-  if (stage) await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+  await openAllGroups(page);
+  if (stage) await toStage(page, stage);
 }
 
 /** Drags a handle by pixels, in small steps as a hand does. */
@@ -58,7 +61,20 @@ export function field(page: Page, label: string): Locator {
 
 /** Goes to a stage by the list at the side. */
 export async function toStage(page: Page, stage: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+  const inBar = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage });
+  const all = page.getByRole('button', { name: 'All', exact: true });
+  if (await inBar.isVisible()) await inBar.click();
+  else {
+    await all.click();
+    await page.getByRole('dialog', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+  }
+  await expect(inBar).toHaveAttribute('aria-current', 'page');
+}
+
+/** Opens a choice by its label and takes the option that reads so. */
+export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
 }
 
 /** Does what a hand does and counts it: clicks, fields, drags. */
@@ -76,7 +92,7 @@ export function counting(page: Page) {
     },
     choose: async (label: string, value: string) => {
       count++;
-      await page.getByLabel(label, { exact: true }).selectOption({ label: value });
+      await choose(page, label, value);
     },
     drag: async (handle: string, dx: number, dy: number) => {
       count++;
@@ -88,4 +104,16 @@ export function counting(page: Page) {
     },
     count: () => count,
   };
+}
+
+/** Opens the findings over the sheet, or folds them into their line at the beam. */
+export async function toggleFindings(page: Page): Promise<void> {
+  await page.getByTestId('findings-strip').click();
+}
+
+/** Opens every group of inputs; this browser remembers it. */
+export async function openAllGroups(page: Page): Promise<void> {
+  const open = page.getByRole('button', { name: 'Open all groups' });
+  await expect(open.or(page.getByRole('button', { name: 'Fold what is rarely needed' }))).toBeVisible();
+  if (await open.isVisible()) await open.click();
 }

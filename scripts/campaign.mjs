@@ -1,5 +1,5 @@
 // npm run campaign [-- TIMES]: an attack. Made-up aircraft and broken files many times over, from a seed of its own that is printed;
-// then a browser that is killed again and again, full storages, clashing tabs, dead workers.
+// the whole fleet on every screen; then a browser that is killed again and again, full storages, clashing tabs, dead workers.
 import { spawnSync } from 'node:child_process';
 import { CHROMIUM, ensureBuilt, ensureChromium, ensureInstalled } from './steps.mjs';
 
@@ -38,4 +38,9 @@ const browser = run(
   ],
   { KILLS: kills, CHROMIUM_PATH: CHROMIUM },
 );
-process.exit(madeUp && browser ? 0 : 1);
+const readable = run(
+  'every stage of the whole fleet on four screens',
+  ['node_modules/@playwright/test/cli.js', 'test', 'fit'],
+  { CAMPAIGN: String(times), CHROMIUM_PATH: CHROMIUM },
+);
+process.exit(madeUp && browser && readable ? 0 : 1);

@@ -7,17 +7,15 @@ import '@/ui/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { toast } from 'sonner';
-import { readDesignText } from '@/core/2-document/readDesign';
 import { openDatabase } from '@/storage/database';
 import { designStore } from '@/storage/designStore';
 import { storageFault } from '@/storage/storageFault';
 import { makeStore } from '@/store/store';
-import { printAnalysis } from '@/words/printAnalysis';
 import { App } from '@/ui/App';
 import { Button } from '@/ui/shell/buttons';
 import { Waiting } from '@/ui/shell/Waiting';
+import { readDesignText } from '@/core/2-document/readDesign';
 import { createLanes } from '@/workers/lanes';
-import { DEMO_NAMES, demoFile } from '../demo';
 
 const database = openDatabase();
 const designs = designStore(database);
@@ -34,6 +32,7 @@ database.on('versionchange', () => {
 
 /** For scripts in the browser's console: a design document as text in, its whole analysis out. */
 async function analyseText(text: string): Promise<unknown> {
+  const { printAnalysis } = await import('@/words/printAnalysis');
   const read = readDesignText(text);
   if (!read.ok) throw new Error(read.issues.map(({ path, message }) => `${path} ${message}`).join('; '));
   const outcome = await jobs.ask('analyse', { design: read.design }, { lane: 'long' });
@@ -63,7 +62,11 @@ async function start(): Promise<void> {
     STORAGE_ANSWERS_WITHIN,
   );
   try {
-    await designs.seedOnce(DEMO_NAMES.map(demoFile));
+    if (!(await designs.isSeeded())) {
+      // Only a first visit needs the fleet.
+      const { DEMO_NAMES, demoFile } = await import('../demo');
+      await designs.seedOnce(DEMO_NAMES.map(demoFile));
+    }
     await session.loadSettings();
   } catch (error) {
     root.render(<StorageFault detail={storageFault(error)} />);

@@ -1,10 +1,11 @@
-import { render, screen } from '@testing-library/react';
+import { configure, render, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
+import { settingsLoaded } from '@/store/settingsSlice';
 import { SurroundingsContext } from '@/ui/surroundings';
 import type { JobClient } from '@/workers/lanes';
 import { openSession, type TestSession } from './session';
@@ -17,6 +18,9 @@ export async function show(
 ): Promise<TestSession & { readonly hand: ReturnType<typeof userEvent.setup> }> {
   const open = await openSession(design, jobs);
   const { session, designs } = open;
+  // What is folded at first is looked at too.
+  const { settings } = session.store.getState();
+  session.store.dispatch(settingsLoaded({ ...settings, groups: { allOpen: true, open: {} } }));
   render(
     <SurroundingsContext value={{ session, designs }}>
       <Provider store={session.store}>
@@ -39,4 +43,20 @@ export async function fill(hand: ReturnType<typeof userEvent.setup>, label: stri
   await hand.clear(field);
   await hand.type(field, `${text}{Enter}`);
   return field;
+}
+
+// A busy machine takes longer than the second that is waited as a rule.
+configure({ asyncUtilTimeout: 8000 });
+
+// What jsdom lacks and lists of choices call.
+Object.assign(Element.prototype, {
+  hasPointerCapture: () => false,
+  releasePointerCapture: () => undefined,
+  scrollIntoView: () => undefined,
+});
+
+/** Opens a choice by its label and takes the option that reads so. */
+export async function choose(hand: ReturnType<typeof userEvent.setup>, label: string, option: string | RegExp) {
+  await hand.click(screen.getByRole('combobox', { name: label }));
+  await hand.click(await screen.findByRole('option', { name: option }));
 }

@@ -224,15 +224,18 @@ describe('numbers', () => {
     }
   });
 
-  test.each(DEMO_NAMES.filter((_, index) => index % 3 === 0))('%s: the bands cover the other choice of wake', (name) => {
-    const both = (['datum', 'wind'] as const).map((wake) => analyse(demoDesign(name), { wake, surfacesOnly: true }));
-    const [datum, wind] = both as [Analysis, Analysis];
-    if (datum.trim.alpha === null) return expect(wind.trim.alpha).toBeNull();
-    const within = (of: (analysis: Analysis) => number | null, band: number | null) =>
-      expect(Math.abs(of(wind)! - of(datum)!)).toBeLessThan(1.15 * band! + 2e-4);
-    within(({ pitch }) => pitch.neutralPoint, datum.bands.neutralPoint);
-    within(({ lateral }) => lateral.dihedralEffect, datum.bands.dihedralEffect);
-    within(({ lateral }) => lateral.yawStiffness, datum.bands.yawStiffness);
-    expect(datum.pitch.neutralPointBand).toBe(datum.bands.neutralPoint);
-  });
+  test.each(DEMO_NAMES.filter((_, index) => index % 3 === 0))(
+    '%s: the bands cover the other choice of wake',
+    (name) => {
+      const both = (['datum', 'wind'] as const).map((wake) => analyse(demoDesign(name), { wake, surfacesOnly: true }));
+      const [datum, wind] = both as [Analysis, Analysis];
+      if (datum.trim.alpha === null) return expect(wind.trim.alpha).toBeNull();
+      const within = (of: (analysis: Analysis) => number | null, band: number | null) =>
+        expect(Math.abs(of(wind)! - of(datum)!)).toBeLessThan(1.15 * band! + 2e-4);
+      within(({ pitch }) => pitch.neutralPoint, datum.bands.neutralPoint);
+      within(({ lateral }) => lateral.dihedralEffect, datum.bands.dihedralEffect);
+      within(({ lateral }) => lateral.yawStiffness, datum.bands.yawStiffness);
+      expect(datum.pitch.neutralPointBand).toBe(datum.bands.neutralPoint);
+    },
+  );
 });

@@ -13,7 +13,7 @@ export type { Numbers } from './6-groups/page';
 /** What `analyse` returns: the contract of the command line and more. */
 export interface Analysis extends Numbers {
   readonly format: 'inclinar-analysis';
-  readonly version: 1;
+  readonly version: 2;
   readonly options: { readonly surfacesOnly: boolean; readonly wake: 'datum' | 'wind' };
   readonly workings: readonly Working[];
   readonly findings: readonly Finding[];
@@ -26,7 +26,7 @@ export function analyse(design: Design, options: AnalyseOptions = {}): Analysis 
   const all = { ...numbers };
   return {
     format: 'inclinar-analysis',
-    version: 1,
+    version: 2,
     options: { surfacesOnly: options.surfacesOnly ?? false, wake: options.wake ?? 'datum' },
     ...all,
     workings: left.has('workings') ? [] : explain(),

@@ -34,6 +34,19 @@ describe('as text', () => {
     if (read.ok) expect(read.items).toEqual(design.massItems);
   });
 
+  test('in ounces and inches the heads say so, and grams and millimetres come back as they were', () => {
+    const text = weightsCsv(design, rows, { length: 'in', mass: 'oz' });
+    expect(text.split('\r\n')[0]).toBe('id,name,category,mass_oz,weighed_oz,x_in,y_in,z_in,both_sides');
+    // 112 g over 28.349523125 g.
+    expect(text).toContain(',3.950684,');
+    const read = readWeights(design, text);
+    expect(read).toMatchObject({ ok: true, added: 0 });
+    if (read.ok) expect(read.items).toEqual(design.massItems);
+    const typed = readWeights(design, 'name,mass (oz),x (in)\nGimbal,2,10');
+    expect(typed).toMatchObject({ ok: true, added: 1 });
+    if (typed.ok) expect(typed.items.at(-1)).toMatchObject({ mass: 56.699, position: { x: 254 } });
+  });
+
   test.each([
     ['name\tmass\tx\nGimbal\t42\t180', 'tabs'],
     ['Name;Mass [g];X [mm]\nGimbal;42;180', 'semicolons and units'],

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { GRAMS_PER_OUNCE, MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 import type { MassItem } from '@/core/2-document/schema/airframe';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
@@ -6,28 +7,48 @@ import { escapedCell, plainCell } from './tableCell';
 import { type DecimalMark, decimalMark, readNumber } from './tableNumber';
 import type { WeightRow } from '@/core/4-weight/weightRows';
 
-/** Columns of the table as plain text, in order: grams and millimetres. */
+/** Columns of the table as plain text, in order, by the units they are kept in: grams and millimetres. */
 const COLUMNS = ['id', 'name', 'category', 'mass_g', 'weighed_g', 'x_mm', 'y_mm', 'z_mm', 'both_sides'] as const;
 type Column = (typeof COLUMNS)[number];
 
 const CATEGORIES = massItemSchema.shape.category.unwrap().options;
 
-/** The weights as comma-separated text: board parts for reading, equipment as it can be read in again. */
-export function weightsCsv(design: Design, rows: readonly WeightRow[]): string {
+/** Units of the numbers in a table. */
+export interface TableUnits {
+  readonly length: 'mm' | 'in';
+  readonly mass: 'g' | 'oz';
+}
+
+const METRIC: TableUnits = { length: 'mm', mass: 'g' };
+/** Grams and millimetres of the other units. */
+const FACTORS = { oz: GRAMS_PER_OUNCE, in: MILLIMETRES_PER_INCH } as const;
+/** Ounces and inches are written so fine that grams and millimetres come back as they were. */
+const finely = (value: number) => Math.round(value * 1e6) / 1e6;
+const thousandth = (value: number) => Math.round(value * 1000) / 1000;
+
+/**
+ * The weights as comma-separated text in the units asked for, which the heads
+ * say: board parts for reading, equipment as it can be read in again.
+ */
+export function weightsCsv(design: Design, rows: readonly WeightRow[], units: TableUnits = METRIC): string {
   const tenth = (value: number) => Math.round(value * 10) / 10;
+  const mass = (grams: number) => (units.mass === 'oz' ? finely(grams / FACTORS.oz) : grams);
+  const length = (millimetres: number) =>
+    units.length === 'in' ? finely(tenth(millimetres) / FACTORS.in) : tenth(millimetres);
+  const weighed = (row: WeightRow, item: MassItem | undefined) => (item ? item.measuredMass : row.measured) ?? null;
   return Papa.unparse({
-    fields: [...COLUMNS],
+    fields: COLUMNS.map((column) => column.replace(/_g$/, `_${units.mass}`).replace(/_mm$/, `_${units.length}`)),
     data: rows.map((row) => {
       const item = row.kind === 'item' ? design.massItems.find(({ id }) => id === row.id) : undefined;
       return [
         row.id,
         escapedCell(row.name),
         item?.category ?? row.kind,
-        item ? item.mass : tenth(row.computed),
-        (item ? item.measuredMass : row.measured) ?? '',
-        tenth(row.x),
-        tenth(row.y),
-        tenth(row.z),
+        mass(item ? item.mass : tenth(row.computed)),
+        weighed(row, item) === null ? '' : mass(weighed(row, item)!),
+        length(row.x),
+        length(row.y),
+        length(row.z),
         item?.mirrored ? 'yes' : 'no',
       ];
     }),
@@ -103,7 +124,8 @@ export function readWeights(design: Design, text: string): WeightsRead {
   const [head, ...rows] = parsed.data;
   if (!head || rows.length === 0)
     return { ok: false, message: 'A line of heads and at least one line of numbers are needed: name, mass, x.' };
-  const columns = head.map(columnOf);
+  const heads = head.map(headOf);
+  const columns = heads.map(({ column }) => column);
   if (!columns.includes('name') || !columns.includes('mass_g'))
     return {
       ok: false,
@@ -116,7 +138,11 @@ export function readWeights(design: Design, text: string): WeightsRead {
   const weighed = new Map<string, number>();
   for (const [index, cells] of rows.entries()) {
     const at = `Line ${index + 2}`;
-    const line = lineOf((column) => cellOf(cells, column), mark);
+    const line = lineOf(
+      (column) => cellOf(cells, column),
+      (column) => heads[columns.indexOf(column)]?.factor ?? 1,
+      mark,
+    );
     if ('because' in line) return { ok: false, message: `${at}, ${line.because}.` };
     const target = targetOf(design, line, changed);
     if ('because' in target) return { ok: false, message: `${at}: ${target.because}` };
@@ -141,22 +167,30 @@ export function readWeights(design: Design, text: string): WeightsRead {
   return { ok: true, items, weighed, changed: changed.size + weighed.size, added };
 }
 
-const columnOf = (cell: string): Column | undefined => {
+/** A column by its head, and what its numbers are multiplied by. */
+function headOf(cell: string): { readonly column: Column | undefined; readonly factor: number } {
   const name = cell
     .trim()
     .toLowerCase()
     .replaceAll(/[\s[\]()]+/g, '_')
     .replace(/_$/, '');
-  return Object.hasOwn(NAMES, name) ? NAMES[name] : undefined;
-};
+  const unit = /_(oz|in)$/.exec(name)?.[1] as keyof typeof FACTORS | undefined;
+  const metric = unit ? name.replace(/_oz$/, '_g').replace(/_in$/, '_mm') : name;
+  return { column: Object.hasOwn(NAMES, metric) ? NAMES[metric] : undefined, factor: unit ? FACTORS[unit] : 1 };
+}
 
-function lineOf(cell: (column: Column) => string, mark: DecimalMark): Line | { readonly because: string } {
+function lineOf(
+  cell: (column: Column) => string,
+  factorOf: (column: Column) => number,
+  mark: DecimalMark,
+): Line | { readonly because: string } {
   const numbers = {} as Record<NumberColumn, number | null>;
   for (const column of NUMBERS) {
     const content = cell(column);
     const read = content === '' ? null : readNumber(content, mark);
     if (read && !read.ok) return { because: `${column}: ${read.because}` };
-    numbers[column] = read ? read.value : null;
+    const factor = factorOf(column);
+    numbers[column] = read ? (factor === 1 ? read.value : thousandth(read.value * factor)) : null;
   }
   const name = plainCell(cell('name'));
   if (name === '') return { because: 'name: is empty' };

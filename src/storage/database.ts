@@ -2,6 +2,7 @@ import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { AssemblyKind, SharedParts } from '@/core/2-document/assembly/sharedParts';
 import { RECORD_NAMES, type RecordKind, type RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
+import type { DesignSummary } from '@/core/7-verdict/designSummary';
 import { moveRecordsOut } from './upgrades/moveRecordsOut';
 
 /** One design as it lies in the browser; what happened to it lies in the tables of records. */
@@ -15,6 +16,13 @@ export interface StoredDesign {
   readonly updatedAt: number;
   /** Set when it was put in the bin; 0 otherwise (so that it can be indexed). */
   readonly deletedAt: number;
+  /** What the list tells of it, as it was computed for one of its states; a save drops it. */
+  readonly summary?: StoredSummary;
+}
+
+export interface StoredSummary {
+  readonly generation: number;
+  readonly summary: DesignSummary;
 }
 
 /** Parts that several designs share, as they are now. */

@@ -1,6 +1,20 @@
 import { Dexie } from 'dexie';
-import type { InclinarDatabase, StoredDesign } from './database';
+import type { DesignSummary } from '@/core/7-verdict/designSummary';
+import type { InclinarDatabase, StoredDesign, StoredSummary } from './database';
 import type { ListedDesign, storedReader } from './readStored';
+
+/** Of a design, what a list is searched and sorted by. */
+export interface DesignHead {
+  readonly id: string;
+  readonly name: string;
+  readonly updatedAt: number;
+  readonly generation: number;
+  readonly tags: readonly string[];
+  readonly summary: DesignSummary | null;
+}
+
+const listOfText = (value: unknown): string[] =>
+  Array.isArray(value) ? value.filter((entry) => typeof entry === 'string') : [];
 
 /** The designs as they are listed: those in use, and those in the bin. */
 export function designLists(designs: InclinarDatabase['designs'], read: ReturnType<typeof storedReader>) {
@@ -20,6 +34,30 @@ export function designLists(designs: InclinarDatabase['designs'], read: ReturnTy
     /** A page of the designs in use; one that cannot be read says why, and the others stand. */
     list: async (size = Infinity): Promise<ListedDesign[]> =>
       [...(await strays()), ...(await inUse().reverse().limit(size).toArray())].map((row) => read(row).entry),
+    /** What can be searched and sorted of all designs in use, without reading any of them whole; the newest first. */
+    heads: async (): Promise<DesignHead[]> =>
+      (await inUse().reverse().toArray()).map(({ id, name, updatedAt, generation, design, summary }) => ({
+        id,
+        name,
+        updatedAt,
+        generation,
+        // As they lie there: what is no text is no tag.
+        tags: listOfText((design as unknown as Record<string, unknown> | undefined)?.['tags']),
+        summary: summary?.generation === generation ? summary.summary : null,
+      })),
+    /** Those designs in that order; what is gone meanwhile is left out. */
+    some: async (ids: readonly string[]): Promise<ListedDesign[]> =>
+      (await designs.bulkGet([...ids])).flatMap((row) => (row && row.deletedAt === 0 ? [read(row).entry] : [])),
+    /** Rows that no index knows, with what is wrong with them. */
+    strays: async (): Promise<ListedDesign[]> => (await strays()).map((row) => read(row).entry),
+    /** Keeps what the list tells of designs, each for the state it was computed from. */
+    keepSummaries: (found: ReadonlyMap<string, StoredSummary>): Promise<void> =>
+      designs.db.transaction('rw', designs, async () => {
+        for (const [id, summary] of found) {
+          const row = await designs.get(id);
+          if (row?.generation === summary.generation) await designs.update(id, { summary });
+        }
+      }),
     count: (): Promise<number> => inUse().count(),
     bin: async (): Promise<ListedDesign[]> =>
       (await removed().toArray()).map((row) => read(row).entry).sort((a, b) => b.deletedAt - a.deletedAt),

@@ -37,9 +37,8 @@ export function designStore(database: InclinarDatabase) {
   const records = recordStore(database);
   const read = storedReader();
 
-  const add = async (incoming: Design, beside: Beside = {}): Promise<StoredDesign> => {
+  const add = async (incoming: Design, beside: Beside = {}, now = Date.now()): Promise<StoredDesign> => {
     const design = isSharing(incoming) ? await welcomeSharedParts(database, incoming) : incoming;
-    const now = Date.now();
     const stored: StoredDesign = {
       id: newId(),
       name: design.name,
@@ -50,7 +49,9 @@ export function designStore(database: InclinarDatabase) {
       deletedAt: 0,
     };
     await designs.add(stored);
-    if (beside.records) await records.addAll(stored.id, beside.records, beside.pictures ?? new Map());
+    read.remember(stored);
+    if (beside.records && hasRecords(beside.records))
+      await records.addAll(stored.id, beside.records, beside.pictures ?? new Map());
     return stored;
   };
 
@@ -62,6 +63,27 @@ export function designStore(database: InclinarDatabase) {
     database.transaction('rw', [designs, ...records.everyTable()], async () => {
       await designs.put(stored);
       if (hasRecords(beside)) await records.addAll(stored.id, beside, new Map());
+    });
+
+  /** Changes a design that is not open; one that cannot be read stays as it is. */
+  const change = (id: string, recipe: (design: Design) => Design): Promise<void> =>
+    database.transaction('rw', designs, async () => {
+      const row = await designs.get(id);
+      const current = row && read(row).entry;
+      if (!current || isUnreadable(current)) return;
+      const design = recipe(current.design);
+      await designs.put({
+        ...current,
+        name: design.name,
+        design,
+        generation: current.generation + 1,
+        updatedAt: Date.now(),
+      });
+    });
+
+  const moved = (ids: readonly string[], deletedAt: number): Promise<void> =>
+    database.transaction('rw', designs, async () => {
+      for (const id of ids) await designs.update(id, { deletedAt });
     });
 
   return {
@@ -102,30 +124,26 @@ export function designStore(database: InclinarDatabase) {
         if (isSharing(design)) await followSharedChanges(database, id, current?.design ?? design, design);
         return { kind: 'saved', generation: next, broughtBack: !current || current.deletedAt > 0 };
       }),
-    rename: (id: string, name: string): Promise<void> =>
-      database.transaction('rw', designs, async () => {
-        const current = await designs.get(id);
-        if (!current) return;
-        await designs.put({
-          ...current,
-          name,
-          design: { ...current.design, name },
-          generation: current.generation + 1,
-          updatedAt: Date.now(),
-        });
-      }),
-    putInBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: Date.now() })),
-    takeFromBin: async (id: string): Promise<void> => void (await designs.update(id, { deletedAt: 0 })),
+    rename: (id: string, name: string): Promise<void> => change(id, (design) => ({ ...design, name })),
+    retag: (id: string, tags: readonly string[]): Promise<void> =>
+      change(id, (design) => ({ ...design, tags: [...tags] })),
+    /** Removes designs, all of them or none. */
+    putInBin: (...ids: readonly string[]): Promise<void> => moved(ids, Date.now()),
+    takeFromBin: (...ids: readonly string[]): Promise<void> => moved(ids, 0),
     /** Takes a row away for good, with what happened to it: for what cannot be read. The answer puts the row back. */
     erase: (id: string): Promise<() => Promise<void>> =>
       database.transaction('rw', designs, () => takeRow(designs, id)),
+    /** Whether an empty browser was given its designs. */
+    isSeeded: async (): Promise<boolean> => (await settings.get('seeded')) !== undefined,
     /** Puts the given designs in once, in an empty browser. */
     seedOnce: (fleet: readonly { readonly design: Design; readonly records?: Records }[]): Promise<void> =>
       database.transaction('rw', [designs, settings, sharedParts, ...records.everyTable()], async () => {
         if (await settings.get('seeded')) return;
         await settings.put({ key: 'seeded', value: true });
-        for (const { design, records: seen } of [...fleet].reverse())
-          await add(design, { records: seen ?? NO_RECORDS });
+        const now = Date.now();
+        // The first one is the newest, so that it stands on top.
+        for (const [index, { design, records: seen }] of fleet.entries())
+          await add(design, { records: seen ?? NO_RECORDS }, now - index);
       }),
     records,
     /** Shared parts as they are now; a row that holds none is left where it lies. */

@@ -253,3 +253,31 @@ test.each([
 ])('why the storage did not take something is said in words: %s', (error, words) => {
   expect(storageFault(error)).toMatch(words);
 });
+
+describe('what a list needs of designs', () => {
+  test('heads tell name, tags and what was computed for this very state; a save drops it', async () => {
+    const { id } = await store.create({ ...named('A'), tags: ['float'] });
+    const summary = {
+      span: 1,
+      mass: 0.5,
+      staticMargin: 0.1,
+      balance: { kind: 'inside' },
+      findings: { stop: 0, caution: 0, note: 0 },
+    } as const;
+    await store.keepSummaries(new Map([[id, { generation: 7, summary }]]));
+    expect((await store.heads())[0]!.summary).toBeNull();
+    await store.keepSummaries(new Map([[id, { generation: 1, summary }]]));
+    expect(await store.heads()).toMatchObject([{ id, tags: ['float'], generation: 1, summary }]);
+    await store.retag(id, ['snow']);
+    expect(await store.heads()).toMatchObject([{ tags: ['snow'], generation: 2, summary: null }]);
+  });
+
+  test('some designs in the order asked for; what was removed is left out', async () => {
+    const made = [];
+    for (const name of ['A', 'B', 'C']) made.push((await store.create({ ...named(name) })).id);
+    await store.putInBin(made[1]!, made[2]!);
+    expect((await store.some([...made].reverse())).map(({ name }) => name)).toEqual(['A']);
+    await store.takeFromBin(made[1]!, made[2]!);
+    expect((await store.some([...made].reverse())).map(({ name }) => name)).toEqual(['C', 'B', 'A']);
+  });
+});

@@ -1,5 +1,13 @@
-import type { Body, DragItem, Propulsion } from '@/core/2-document/schema/airframe';
+import {
+  bodySchema,
+  type Body,
+  type DragItem,
+  type Propulsion,
+  propulsionSchema,
+} from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
+import { withoutDrive } from '@/core/2-document/edit/mixesKept';
+import type { RodStock } from '@/core/2-document/catalogue/rods';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { editDesign, type EditOutcome } from './edit';
 import { editSurface } from './surfaces';
@@ -14,10 +22,7 @@ function freshId(wanted: string, list: readonly { readonly id: string }[]): stri
 }
 
 /** A stock rod laid through 30 % of the chord, from the root to most of the span. */
-export const addSpar = (
-  surface: string,
-  stock: Pick<Spar, 'name' | 'linearDensity' | 'width' | 'height' | 'material'>,
-): AppThunk<EditOutcome> =>
+export const addSpar = (surface: string, stock: RodStock): AppThunk<EditOutcome> =>
   editSurface(surface, (current) => {
     const root = current.stations[0]!;
     const tip = current.stations.at(-1)!;
@@ -42,19 +47,17 @@ export const addBody = (): AppThunk<EditOutcome> =>
   editDesign((design) => {
     const rear = Math.max(300, ...design.surfaces.map(({ position, stations }) => position.x + stations[0]!.chord));
     const material = design.materials[0]?.id;
-    const body: Body = {
+    const body: Body = bodySchema.parse({
       id: freshId('fuselage', design.bodies),
       name: design.bodies.length === 0 ? 'Fuselage' : `Body ${design.bodies.length + 1}`,
       kind: 'box',
-      mirrored: false,
-      position: { x: 0, y: 0, z: 0 },
       frames: [
         { x: 0, width: 40, top: 20, bottom: -25 },
         { x: Math.round(0.4 * rear), width: 50, top: 28, bottom: -30 },
         { x: Math.round(rear), width: 16, top: 8, bottom: -6 },
       ],
-      ...(material === undefined ? {} : { construction: { material, extraFraction: 0.15 } }),
-    };
+      ...(material === undefined ? {} : { construction: { material } }),
+    });
     return { ...design, bodies: [...design.bodies, body] };
   });
 
@@ -98,24 +101,18 @@ export const changeFrames = (
 export const addDrive = (kind: Propulsion['kind']): AppThunk<EditOutcome> =>
   editDesign((design) => {
     const ends = design.bodies.flatMap(({ frames, position }) => frames.map(({ x }) => position.x + x));
-    const drive: Propulsion = {
+    const drive: Propulsion = propulsionSchema.parse({
       id: freshId('drive', design.propulsion),
       name: 'Drive',
       kind,
-      mirrored: false,
-      position: { x: kind === 'tractor' ? Math.min(0, ...ends) - 25 : Math.max(0, ...ends) + 25, y: 0, z: 0 },
-      downThrust: 0,
-      rightThrust: 0,
-      propellerDiameter: 200,
-      propellerPitch: 110,
-      blades: 2,
-    };
+      position: { x: kind === 'tractor' ? Math.min(0, ...ends) - 25 : Math.max(0, ...ends) + 25 },
+    });
     return { ...design, propulsion: [...design.propulsion, drive] };
   });
 
 export const removeDrive = (id: string): AppThunk<EditOutcome> =>
   editDesign((design) => ({
-    ...design,
+    ...withoutDrive(design, id),
     propulsion: design.propulsion.filter((drive) => drive.id !== id),
     assemblies: design.assemblies.map((assembly) => ({
       ...assembly,

@@ -2,10 +2,12 @@ import { configureStore, createListenerMiddleware, type ThunkAction, type Unknow
 import type { DesignStore } from '@/storage/designStore';
 import type { JobClient } from '@/workers/lanes';
 import { analysisReducer } from './analysisSlice';
+import { besideSlice } from './besideSlice';
 import { documentReducer } from './documentSlice';
 import { sessionSlice } from './sessionSlice';
 import { settingsSlice } from './settingsSlice';
 import { sizingSlice } from './sizingSlice';
+import { tailSlice } from './tailSlice';
 
 /** What hangs off the store: the browser's storage and the computing workers. */
 export interface Services {
@@ -25,6 +27,8 @@ export function reduxStore(services: Services) {
       analysis: analysisReducer,
       settings: settingsSlice.reducer,
       sizing: sizingSlice.reducer,
+      tail: tailSlice.reducer,
+      beside: besideSlice.reducer,
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.
     middleware: (defaults) =>

@@ -20,6 +20,13 @@ export interface Compared {
   readonly analysis: Analysis | null;
 }
 
+/** A dimension between two points of a view, each by the name that stays with it. */
+export interface Measure {
+  readonly view: 'plan' | 'side';
+  readonly from: string;
+  readonly to: string;
+}
+
 export interface SessionState {
   /** Identity of the open design in storage. */
   readonly id: string | null;
@@ -31,10 +38,16 @@ export interface SessionState {
   readonly compared: Compared | null;
   /** What the hand is on: a surface (null: the first of the stage) and one of its stations. */
   readonly chosen: { readonly surface: string | null; readonly station: number };
+  /** The body whose frames are to be dragged. */
+  readonly chosenBody: string | null;
+  /** The finding whose place is shown in the drawing. */
+  readonly pointed: string | null;
   /** Sizes of the wings that must not move. */
   readonly locked: readonly WingSize[];
   /** Lengths meet sheet sizes and whole steps while they are dragged. */
   readonly snapping: boolean;
+  /** Dimensions that were drawn between points, while the design is open. */
+  readonly measures: readonly Measure[];
 }
 
 const initialState: SessionState = {
@@ -45,8 +58,11 @@ const initialState: SessionState = {
   dragging: false,
   compared: null,
   chosen: { surface: null, station: 0 },
+  chosenBody: null,
+  pointed: null,
   locked: [],
   snapping: true,
+  measures: [],
 };
 
 export const sessionSlice = createSlice({
@@ -80,12 +96,29 @@ export const sessionSlice = createSlice({
       ...state,
       chosen: { surface: payload.surface, station: payload.station ?? 0 },
     }),
+    bodyChosen: (state, { payload }: PayloadAction<string | null>): SessionState => ({ ...state, chosenBody: payload }),
+    bodyToggled: (state, { payload }: PayloadAction<string>): SessionState => ({
+      ...state,
+      chosenBody: state.chosenBody === payload ? null : payload,
+    }),
+    findingPointed: (state, { payload }: PayloadAction<string | null>): SessionState =>
+      state.pointed === payload ? state : { ...state, pointed: payload },
     lockToggled: (state, { payload }: PayloadAction<WingSize>): SessionState => ({
       ...state,
       locked: state.locked.includes(payload)
         ? state.locked.filter((size) => size !== payload)
         : [...state.locked, payload],
     }),
+    measured: (state, { payload }: PayloadAction<Measure>): SessionState => ({
+      ...state,
+      measures: [
+        ...state.measures.filter(
+          ({ view, from, to }) => !(view === payload.view && from === payload.from && to === payload.to),
+        ),
+        payload,
+      ],
+    }),
+    measuresCleared: (state): SessionState => ({ ...state, measures: [] }),
     snappingChanged: (state, { payload }: PayloadAction<boolean>): SessionState => ({ ...state, snapping: payload }),
   },
 });
@@ -98,7 +131,12 @@ export const {
   comparisonStarted,
   comparisonComputed,
   comparisonDropped,
+  bodyChosen,
+  bodyToggled,
+  findingPointed,
   lockToggled,
+  measured,
+  measuresCleared,
   snappingChanged,
   surfaceChosen,
   unsavedChanged,

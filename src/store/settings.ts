@@ -4,8 +4,11 @@ import type { DesignStore } from '@/storage/designStore';
 import type { AppStore } from './reduxStore';
 import {
   drawerEntrySchema,
+  groupFolded,
+  groupsOpened,
   keptInDrawer,
   MOST_IN_DRAWER,
+  paneShown,
   type Settings,
   settingsLoaded,
   settingsSchema,
@@ -15,11 +18,20 @@ import {
 } from './settingsSlice';
 
 /** What is remembered beyond this visit. */
-export const keepsSettings = [unitsChanged, keptInDrawer, takenFromDrawer] as const;
+export const keepsSettings = [
+  unitsChanged,
+  keptInDrawer,
+  takenFromDrawer,
+  groupFolded,
+  groupsOpened,
+  paneShown,
+] as const;
 
 const anyParts = z.object({
   units: z.record(z.string(), z.unknown()).catch({}),
   drawer: z.array(z.unknown()).catch([]),
+  groups: settingsSchema.shape.groups.catch(settingsSlice.getInitialState().groups),
+  panes: settingsSchema.shape.panes.catch(settingsSlice.getInitialState().panes),
 });
 
 /** The settings that lie there, or as much of them as can be read: one bad entry costs no other. */
@@ -27,7 +39,7 @@ function readSettings(value: unknown): Settings {
   const whole = settingsSchema.safeParse(value);
   if (whole.success) return whole.data;
   const initial = settingsSlice.getInitialState();
-  const { units, drawer } = anyParts.catch({ units: {}, drawer: [] }).parse(value);
+  const { units, drawer, groups, panes } = anyParts.catch({ ...initial, units: {}, drawer: [] }).parse(value);
   const unit = settingsSchema.shape.units.shape;
   return {
     units: {
@@ -36,6 +48,8 @@ function readSettings(value: unknown): Settings {
       speed: unit.speed.catch(initial.units.speed).parse(units['speed']),
     },
     drawer: drawer.flatMap((entry) => drawerEntrySchema.safeParse(entry).data ?? []).slice(0, MOST_IN_DRAWER),
+    groups,
+    panes,
   };
 }
 

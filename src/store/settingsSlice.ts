@@ -15,13 +15,24 @@ export const settingsSchema = z.object({
     speed: z.enum(['m/s', 'km/h', 'mph']),
   }),
   drawer: z.array(drawerEntrySchema).max(MOST_IN_DRAWER).default([]),
+  /** Groups of inputs: whether those are open that nobody folded or opened, and those that somebody did. */
+  groups: z
+    .object({ allOpen: z.boolean(), open: z.record(z.string(), z.boolean()) })
+    .default({ allOpen: false, open: {} }),
+  /** Parts of the bench that can be put away: the inputs beside the sheet, the beam but for its line of words. */
+  panes: z.object({ inputs: z.boolean(), beam: z.boolean() }).default({ inputs: true, beam: true }),
 });
 
 export type DrawerEntry = Settings['drawer'][number];
 
 export type Settings = z.output<typeof settingsSchema>;
 
-const initialState: Settings = { units: METRIC, drawer: [] };
+const initialState: Settings = {
+  units: METRIC,
+  drawer: [],
+  groups: { allOpen: false, open: {} },
+  panes: { inputs: true, beam: true },
+};
 
 export const settingsSlice = createSlice({
   name: 'settings',
@@ -36,10 +47,23 @@ export const settingsSlice = createSlice({
       if (known >= 0) state.drawer[known] = payload;
       else if (state.drawer.length < MOST_IN_DRAWER) state.drawer.push(payload);
     },
+    groupFolded: (state, { payload: { name, isOpen } }: PayloadAction<{ name: string; isOpen: boolean }>) => {
+      state.groups.open[name] = isOpen;
+    },
+    groupsOpened: (state, { payload: allOpen }: PayloadAction<boolean>) => {
+      state.groups = { allOpen, open: {} };
+    },
+    paneShown: (
+      state,
+      { payload: { pane, isShown } }: PayloadAction<{ pane: keyof Settings['panes']; isShown: boolean }>,
+    ) => {
+      state.panes[pane] = isShown;
+    },
     takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
       state.drawer = state.drawer.filter(({ name }) => name !== payload);
     },
   },
 });
 
-export const { settingsLoaded, unitsChanged, keptInDrawer, takenFromDrawer } = settingsSlice.actions;
+export const { settingsLoaded, unitsChanged, keptInDrawer, takenFromDrawer, groupFolded, groupsOpened, paneShown } =
+  settingsSlice.actions;

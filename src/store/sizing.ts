@@ -1,11 +1,13 @@
+import { MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 import { type Recipe, RECIPES } from '@/core/8-sizing/recipe';
 import type { SizingResult } from '@/core/8-sizing/sizeDesign';
-import type { TailAims, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 import { editDesign, type EditOutcome } from './edit';
 import { layoutSized, sizingCancelled, sizingFailed, sizingStarted } from './sizingSlice';
 import type { AppThunk } from './reduxStore';
 
 const SLOT = 'sizing';
+/** [mm] */
+const EIGHTH_OF_AN_INCH = MILLIMETRES_PER_INCH / 8;
 
 /** Ends the sizing that goes on; what came stays. */
 export const cancelSizing =
@@ -25,7 +27,12 @@ const sizeLayouts =
     const { run } = getState().sizing;
     for (const recipe of recipes) {
       const { brief, conditions, materials } = design;
-      const outcome = await jobs.ask('size', { recipe, brief, conditions, materials }, { lane: 'long', slot: SLOT });
+      const step = getState().settings.units.length === 'in' ? EIGHTH_OF_AN_INCH : undefined;
+      const outcome = await jobs.ask(
+        'size',
+        { recipe, brief, conditions, materials, step },
+        { lane: 'long', slot: SLOT },
+      );
       if (getState().sizing.run !== run) return;
       if (outcome.kind === 'done') dispatch(layoutSized(outcome.output));
       else {
@@ -52,18 +59,7 @@ export const startFrom = (result: Extract<SizingResult, { kind: 'sized' }>): App
     ...result.candidate.design,
     name: current.name === 'New design' ? result.candidate.recipe.name : current.name,
     notes: current.notes || result.candidate.design.notes,
+    tags: current.tags,
     brief: current.brief,
     basedOn: current.basedOn,
   }));
-
-/** One tail by three schools, in the worker; null when something newer was asked meanwhile. */
-export const compareTailSchools =
-  (surface: string, aims: TailAims): AppThunk<Promise<TailSizingResult | null>> =>
-  async (_dispatch, getState, { jobs }) => {
-    const design = getState().document.present;
-    if (!design) return null;
-    const outcome = await jobs.ask('sizeTail', { design, surface, aims }, { lane: 'preview', slot: 'tail' });
-    if (outcome.kind === 'failed')
-      return { kind: 'impossible', because: `It could not be computed: ${outcome.message}` };
-    return outcome.kind === 'done' ? outcome.output : null;
-  };

@@ -1,10 +1,12 @@
 import { isAnyOf } from '@reduxjs/toolkit';
+import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
 import { fileFault, type FileResult } from '@/files/designFile';
 import type { DocumentIssue } from '@/core/2-document/readDesign';
 import { isUnreadable } from '@/storage/readStored';
 import { storageFault } from '@/storage/storageFault';
 import { analysisCleared } from './analysisSlice';
+import { besideForgotten } from './besideSlice';
 import { computing } from './computing';
 import { documentFollowed, documentOpened } from './documentSlice';
 import { reduxStore, type RootState, type Services } from './reduxStore';
@@ -12,6 +14,7 @@ import { saving } from './saving';
 import { dragEnded, sessionOpened } from './sessionSlice';
 import { followSettings, keepsSettings } from './settings';
 import { sizingCleared } from './sizingSlice';
+import { tailsForgotten } from './tailSlice';
 
 /** What opening a design came to. */
 export type Opening =
@@ -58,6 +61,8 @@ export function makeStore(services: Services) {
     await saves.leave();
     store.dispatch(analysisCleared());
     store.dispatch(sizingCleared());
+    store.dispatch(tailsForgotten());
+    store.dispatch(besideForgotten());
     showDocument(null);
     store.dispatch(sessionOpened(id));
     if (id === null) return { kind: 'open' };
@@ -122,6 +127,11 @@ export function makeStore(services: Services) {
       const outcome = await services.jobs.ask('readFile', { bytes }, { lane: 'long' });
       if (outcome.kind === 'done') return outcome.output;
       throw new Error(outcome.kind === 'failed' ? outcome.message : 'It was not read to its end. Choose it again');
+    },
+    /** Analyses a design that is not open, when nothing more urgent waits; null where it was not done. */
+    analyseAside: async (design: Design): Promise<Analysis | null> => {
+      const outcome = await services.jobs.ask('analyse', { design }, { lane: 'long' });
+      return outcome.kind === 'done' ? outcome.output.analysis : null;
     },
     /** Takes settings as they lie in the browser: at the start, and when another tab changed them. */
     loadSettings: () => followSettings(store, designs),

@@ -76,7 +76,7 @@ describe('surfaces come and go', () => {
   test('a surface that goes takes its mixes, tolerances and place in assemblies along', async () => {
     const tangled = await openSession({
       ...demoDesign('lagoon-postman'),
-      mixes: [{ command: 'roll', terms: [{ control: 'aileron', left: 1, right: -1 }] }],
+      mixes: [{ command: 'roll', terms: [{ control: 'aileron', left: 1, right: -1 }], drives: [] }],
       tolerances: [{ field: '/surfaces/wing/incidence', plusMinus: 0.5 }],
     });
     expect(tangled.dispatch(removeSurface('wing'))).toBeNull();

@@ -1,3 +1,4 @@
+import { withControlsThatAre } from '@/core/2-document/edit/mixesKept';
 import { isWing } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
@@ -78,11 +79,8 @@ export const removeSurface = (id: string): AppThunk<EditOutcome> =>
     const gone = design.surfaces.find((surface) => surface.id === id);
     const controls = new Set(gone?.controls.map((control) => control.id));
     return {
-      ...design,
+      ...withControlsThatAre(design, (control) => !controls.has(control)),
       surfaces: design.surfaces.filter((surface) => surface.id !== id),
-      mixes: design.mixes
-        .map((mix) => ({ ...mix, terms: mix.terms.filter(({ control }) => !controls.has(control)) }))
-        .filter(({ terms }) => terms.length > 0),
       tolerances: design.tolerances.filter(({ field }) => !field.startsWith(`/surfaces/${id}/`)),
       assemblies: design.assemblies.map((assembly) => ({
         ...assembly,
@@ -90,3 +88,13 @@ export const removeSurface = (id: string): AppThunk<EditOutcome> =>
       })),
     };
   });
+
+/** Takes a control out, with what mixes and flight modes say of it. */
+export const removeControl = (surface: string, control: string): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...withControlsThatAre(design, (id) => id !== control),
+    surfaces: design.surfaces.map((other) =>
+      other.id === surface ? { ...other, controls: other.controls.filter(({ id }) => id !== control) } : other,
+    ),
+    tolerances: design.tolerances.filter(({ field }) => !field.startsWith(`/surfaces/${surface}/controls/${control}/`)),
+  }));

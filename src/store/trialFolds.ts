@@ -26,7 +26,10 @@ export const addTrialFold =
 
 /** Changes what a trial fold showed. */
 export const changeTrialFold =
-  (fold: TrialFold, part: Partial<Pick<TrialFold, 'shortfall' | 'angle' | 'scoredFace'>>): AppThunk<Promise<void>> =>
+  (
+    fold: TrialFold,
+    part: Partial<Pick<TrialFold, 'shortfall' | 'angle' | 'scoredFace' | 'stripCut' | 'chordReached'>>,
+  ): AppThunk<Promise<void>> =>
   async (_dispatch, getState, { designs }) => {
     const { id } = getState().session;
     if (id !== null) await designs.records.put('trialFolds', id, { ...fold, ...part });

@@ -1,5 +1,5 @@
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
-import type { MassItem } from '@/core/2-document/schema/airframe';
+import { type MassItem, massItemSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Equipment } from '@/core/2-document/catalogue/library';
 import { readWeights } from '@/files/weightsTable';
@@ -22,7 +22,7 @@ export const addItem =
     return dispatch(
       editDesign((design) => {
         const id = freshItemId(design);
-        const item: MassItem = {
+        const item: MassItem = massItemSchema.parse({
           id,
           name: from?.name ?? `Part ${design.massItems.length + 1}`,
           category: from?.category ?? 'other',
@@ -33,9 +33,7 @@ export const addItem =
             z: Math.round(millimetresFromMetres(cg?.[2] ?? 0)),
           },
           ...(from?.size ? { size: { ...from.size } } : {}),
-          mirrored: false,
-          attachment: { kind: 'fixed' },
-        };
+        });
         return { ...design, massItems: [...design.massItems, item] };
       }),
     );

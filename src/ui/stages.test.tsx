@@ -5,7 +5,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
-import { Now, show } from '#/tests/render';
+import { choose, Now, show } from '#/tests/render';
 import { blankDesign } from '@/core/2-document/starts';
 import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
@@ -64,7 +64,10 @@ describe('every stage of every layout, and of an empty sheet', () => {
 
 describe('findings', () => {
   test('each is a sentence with its stage; a remedy is taken by a click, and undone as one step', async () => {
-    const { hand, design, analysis } = await show(demoDesign('reef-surveyor'), <FindingsPanel />);
+    const { hand, design, analysis } = await show(
+      demoDesign('reef-surveyor'),
+      <FindingsPanel onShow={() => undefined} />,
+    );
     const card = (await screen.findAllByRole('listitem')).find((item) =>
       item.textContent!.includes('behind the window'),
     )!;
@@ -79,7 +82,7 @@ describe('findings', () => {
   });
 
   test('nothing found is no promise', async () => {
-    await show(demoDesign('lagoon-postman'), <FindingsPanel />);
+    await show(demoDesign('lagoon-postman'), <FindingsPanel onShow={() => undefined} />);
     expect(screen.getByText(/That proves nothing in the air: follow your club’s rules/)).toBeTruthy();
   });
 });
@@ -149,10 +152,10 @@ describe('weights', () => {
       demoDesign('lagoon-postman'),
       <Now of={(current) => <WeightsStage design={current} />} />,
     );
-    await hand.selectOptions(screen.getByLabelText('Sheet of Fin'), '+ Packing foam 3 mm');
+    await choose(hand, 'Sheet of Fin', '+ Packing foam 3 mm');
     expect(design().materials.at(-1)).toMatchObject({ id: 'packing3', arealDensity: 75 });
     expect(design().surfaces[2]!.construction!.material).toBe('packing3');
-    await hand.selectOptions(screen.getByLabelText('Sheet of Fin'), 'weighs nothing');
+    await choose(hand, 'Sheet of Fin', 'weighs nothing');
     expect(design().surfaces[2]!.construction).toBeUndefined();
   });
 });

@@ -1,4 +1,10 @@
-import { degreesFromRadians, gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
+import {
+  degreesFromRadians,
+  gramsFromKilograms,
+  millimetresFromMetres,
+  GRAMS_PER_OUNCE,
+  MILLIMETRES_PER_INCH,
+} from '@/core/1-base/units/convert';
 import type { UnitKind } from '@/core/1-base/units/unitKind';
 import type { Amount, Words } from '@/core/1-base/words/phrase';
 
@@ -12,8 +18,6 @@ export interface DisplayUnits {
 export const METRIC: DisplayUnits = { length: 'mm', mass: 'g', speed: 'm/s' };
 
 const SPEED_FACTOR = { 'm/s': 1, 'km/h': 3.6, mph: 1 / 0.44704 } as const;
-const GRAMS_PER_OUNCE = 28.349523125;
-const MILLIMETRES_PER_INCH = 25.4;
 const GRAMS_PER_KILOGRAM = 1e3;
 const METRES_PER_FOOT = 0.3048;
 const MINUS = '−';
@@ -108,6 +112,8 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
       return [value, ' m/s²', 3];
     case 'force':
       return [value, ' N', 2];
+    case 'moment':
+      return [value, ' N·m', 2];
     case 'wingLoading':
       return units.mass === 'oz'
         ? [gramsFromKilograms(value) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]

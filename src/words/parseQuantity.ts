@@ -1,3 +1,4 @@
+import { GRAMS_PER_OUNCE, MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 /**
  * Reads quantities as people type them: `13 3/8 in`, `13.375"`, `2ft 6`,
  * `34cm`, `340`, `300 + 40`. A number without a unit takes the unit in use;
@@ -11,16 +12,16 @@ const UNITS: Record<QuantityKind, Readonly<Record<string, number>>> = {
     mm: 1,
     cm: 10,
     m: 1000,
-    in: 25.4,
-    inch: 25.4,
-    inches: 25.4,
-    '"': 25.4,
-    '″': 25.4,
+    in: MILLIMETRES_PER_INCH,
+    inch: MILLIMETRES_PER_INCH,
+    inches: MILLIMETRES_PER_INCH,
+    '"': MILLIMETRES_PER_INCH,
+    '″': MILLIMETRES_PER_INCH,
     ft: 304.8,
     "'": 304.8,
     '′': 304.8,
   },
-  mass: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237, lbs: 453.59237 },
+  mass: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: 453.59237, lbs: 453.59237 },
   speed: {
     'm/s': 1,
     'km/h': 1 / 3.6,
@@ -116,6 +117,6 @@ function sumOf(group: readonly Term[], units: Readonly<Record<string, number>>, 
   const [head, tail, ...more] = group;
   if (!tail) return head!.value * factor(head!.unit);
   const isFeet = head!.unit !== null && factor(head!.unit) === units['ft'];
-  if (!isFeet || more.length > 0 || (tail.unit !== null && factor(tail.unit) !== 25.4)) return null;
-  return head!.value * factor(head!.unit) + tail.value * 25.4;
+  if (!isFeet || more.length > 0 || (tail.unit !== null && factor(tail.unit) !== MILLIMETRES_PER_INCH)) return null;
+  return head!.value * factor(head!.unit) + tail.value * MILLIMETRES_PER_INCH;
 }

@@ -1,7 +1,8 @@
+import { MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 import type { DisplayUnits } from './formatQuantity';
 
 /** Millimetres of one sixteenth of an inch. */
-export const SIXTEENTH = 25.4 / 16;
+export const SIXTEENTH = MILLIMETRES_PER_INCH / 16;
 
 export interface SnapOptions {
   readonly units: Pick<DisplayUnits, 'length'>;

@@ -1,5 +1,6 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
+import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
 import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
 import { readDesignBytes } from '@/files/designFile';
 import type { Steps } from '@/core/1-base/steps';
@@ -22,6 +23,9 @@ export const WORK: Workers = {
   },
   *sizeTail(input) {
     return sizeTail(input);
+  },
+  *tailMapRow(input) {
+    return tailMapRow(input);
   },
   *readFile({ bytes }) {
     return readDesignBytes(bytes);

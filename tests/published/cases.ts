@@ -8,6 +8,7 @@ import { LATERAL_CASES } from './lateralCases';
 import { liftingLine } from './liftingLine';
 import { MEASURED_CASES } from './measuredCases';
 import { MOTION_CASES } from './motionCases';
+import { SECTION_CASES } from './sectionCases';
 import { GLAUERT, type PublishedCase, SURFACE } from './publishedCase';
 import { ellipse, longWing, rectangle } from './shapes';
 import { solveSurfaces } from './solve';
@@ -253,6 +254,7 @@ export const CASES: readonly PublishedCase[] = [
     remark: 'The tips carry less; the rest is within a percent.',
   },
   ...LATERAL_CASES,
+  ...SECTION_CASES,
   ...MOTION_CASES,
   ...MEASURED_CASES,
 ];

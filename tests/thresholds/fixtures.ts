@@ -53,25 +53,6 @@ export const vTail = (dihedral: number) =>
       ],
     },
   ]);
-/** Folded with a nose of this radius: half height² over the length of the nose, board of 5 mm. */
-export const nose = (radius: number) => {
-  const section = {
-    kind: 'foldedOverSpar' as const,
-    boardThickness: 5,
-    sparHeight: 2 * (Math.sqrt(radius * 0.3 * 200) - 5),
-    sparPosition: 0.3,
-    bottomLength: 0.8,
-    rearBevel: 8,
-  };
-  return designOf([
-    trapezoid(600, 200, 200, {
-      stations: [
-        { distanceFromRoot: 0, chord: 200, section },
-        { distanceFromRoot: 600, chord: 200, section },
-      ],
-    }),
-  ]);
-};
 export const plate = (halfSpan: number) => {
   const section = { kind: 'flatPlate' as const, thickness: 5 };
   return designOf([
@@ -97,6 +78,28 @@ export const rodBehind = (share: number) => {
     }),
   ]);
 };
+/** A pointed wing, 200 to 60 mm, with a rod so far aft at the root and so much further aft at 500 mm. */
+export const rodThrough = (x: number, bend = 0) => {
+  const section = { kind: 'fourDigit' as const, camber: 0, camberPosition: 0.4, thicknessRatio: 0.12 };
+  return designOf([
+    trapezoid(600, 200, 60, {
+      stations: [
+        { distanceFromRoot: 0, chord: 200, section },
+        { distanceFromRoot: 600, chord: 60, section },
+      ],
+      spars: [
+        {
+          id: 'rod',
+          start: { distanceFromRoot: 0, x },
+          end: { distanceFromRoot: 500, x: x + bend },
+          linearDensity: 10,
+        },
+      ],
+    }),
+  ]);
+};
+/** Where such a rod is as far ahead of the thickest place at the root as behind it at its end: 0.3 of 200 and of 83.3 mm. */
+export const straightRod = { best: 0.6 / (1 / 200 + 1 / (200 - (140 * 500) / 600)), perChord: 200 - (140 * 500) / 600 };
 /** The elevator begins 0.1 of 220 mm out, 22 mm; the body leaves it so much. */
 export const gap = (room: number) =>
   change(
@@ -146,7 +149,7 @@ export const motor = change(base, [
   '/massItems',
   [...base.massItems, { ...base.massItems[0]!, id: 'motor', mass: 50, category: 'motor' }],
 ]);
-export const rod = (material: string) =>
+export const rod = (material: string, side = 6) =>
   change(base, [
     '/surfaces/wing/spars',
     [
@@ -156,8 +159,10 @@ export const rod = (material: string) =>
         start: { distanceFromRoot: 0, x: 60 },
         end: { distanceFromRoot: 500, x: 60 },
         linearDensity: 10,
-        width: 6,
-        height: 6,
+        shape: 'rectangle',
+        innerDiameter: 0,
+        width: side,
+        height: side,
         material,
       },
     ],

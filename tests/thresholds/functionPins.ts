@@ -2,6 +2,8 @@ import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type * as shares from '@/core/3-shape/planform/shareByArm';
 import type * as axisFeel from '@/core/6-groups/feel/axisFeel';
 import type * as briefTargets from '@/core/6-groups/ceilings/briefTargets';
+import type * as launches from '@/core/6-groups/ceilings/launchSpeed';
+import type { Brief } from '@/core/2-document/schema/brief';
 import type * as undercarriage from '@/core/4-weight/undercarriage';
 import type * as verdicts from '@/core/6-groups/motion/verdicts';
 import { withFields } from '@/core/2-document/edit/withFields';
@@ -108,6 +110,7 @@ const targets =
   (brief: object, read: (found: ReturnType<typeof briefTargets.targetsOf>) => Outcome) =>
   (module: typeof briefTargets) =>
     read(module.targetsOf({ purpose: 'train', launch: 'wheels', ...brief } as never, air, 1.1));
+const thrown = { launch: 'hand', grip: 'plain' } as Brief;
 const rounded = (value: number) => Number(value.toFixed(3));
 const habit = (purpose: string, stall: number, cruise: number) =>
   [
@@ -180,16 +183,7 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
   ),
   pinned<typeof briefTargets>(
     'src/core/6-groups/ceilings/briefTargets.ts',
-    [
-      'HABITS',
-      'LAUNCH_SPEED',
-      'LAUNCH_OVER_STALL',
-      'OBSTACLE',
-      'TOUCHDOWN_OVER_STALL',
-      'WIDEST_RATIO',
-      'SLOWEST_STALL',
-      'WAY',
-    ],
+    ['HABITS', 'LAUNCH_OVER_STALL', 'OBSTACLE', 'TOUCHDOWN_OVER_STALL', 'WIDEST_RATIO', 'SLOWEST_STALL', 'WAY'],
     [
       ...habit('float', 4.5, 1.4),
       ...habit('train', 6, 1.6),
@@ -198,8 +192,8 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
       ...habit('wind', 8, 1.9),
       ...habit('aerobatics', 7.5, 2),
       ...habit('experiment', 6.5, 1.6),
-      // 9 m/s by hand and 14 m/s by bungee, a fifth above the stall.
-      [7.5, targets({ purpose: 'wind', launch: 'hand' }, ({ stallSpeed }) => rounded(stallSpeed))],
+      // 11/√1.5 m/s by hand and 14 m/s by bungee, a fifth above the stall.
+      [7.485, targets({ purpose: 'wind', launch: 'hand' }, ({ stallSpeed }) => rounded(stallSpeed))],
       [11.667, targets({ launch: 'bungee' }, ({ bounds }) => rounded(bounds[1]!.speed))],
       // 80 m: half of it less 21 m of glide leaves 19 m, √(2·0.35·9.80665·19)/1.2.
       [9.517, ({ stallForField }) => rounded(stallForField(80))],
@@ -210,13 +204,27 @@ export const FUNCTION_PINS: readonly FunctionPins[] = [
       [1, targets({ wind: 7.9 }, ({ conflicts }) => conflicts.length)],
     ],
   ),
+  // 500 g leave the hand at 11/√1.5, with a grip a tenth faster; 2 kg at 11/√3; nobody throws more than 3 kg.
+  pinned<typeof launches>(
+    'src/core/6-groups/ceilings/launchSpeed.ts',
+    ['BARE_ARM', 'ARM_MASS', 'GOOD_GRIP', 'HEAVIEST_THROW', 'BUNGEE', 'USUAL_MASS'],
+    [
+      [8.981, ({ launchSpeed }) => rounded(launchSpeed(thrown)!)],
+      [8.981, ({ launchSpeed }) => rounded(launchSpeed(thrown, 0.5 as never)!)],
+      [9.88, ({ launchSpeed }) => rounded(launchSpeed({ ...thrown, grip: 'good' }, 0.5 as never)!)],
+      [6.351, ({ launchSpeed }) => rounded(launchSpeed(thrown, 2 as never)!)],
+      [5.518, ({ launchSpeed }) => rounded(launchSpeed(thrown, 2.974 as never) ?? 0)],
+      [null, ({ launchSpeed }) => launchSpeed(thrown, 3.03 as never)],
+      [14, ({ launchSpeed }) => launchSpeed({ ...thrown, launch: 'bungee' })],
+    ],
+  ),
   // Shares of the wing area by arm: at the entries, and half way to the next.
   pinned<typeof shares>(
     'src/core/3-shape/planform/shareByArm.ts',
     ['LEVEL_SHARE', 'FIN_SHARE'],
     [
-      ...entries('level', [1.5, 0.33], [2, 0.26], [2.5, 0.21], [3, 0.175], [4, 0.135], [5, 0.11]),
-      ...entries('fin', [0.25, 0.13], [0.35, 0.1], [0.45, 0.08], [0.6, 0.06], [0.8, 0.045]),
+      ...entries('level', [1.5, 0.38], [2, 0.34], [2.5, 0.32], [3, 0.26], [4, 0.2], [5, 0.165], [6, 0.14]),
+      ...entries('fin', [0.25, 0.09], [0.35, 0.072], [0.8, 0.07]),
     ],
   ),
 ];

@@ -36,7 +36,8 @@ const ELSEWHERE: Readonly<Record<string, readonly (readonly [string, string])[]>
   ],
   elevatorAtStop: [['src/core/7-verdict/changes.ts', 'LEAST_TRAVEL']],
   fastForLaunch: [
-    ['src/core/6-groups/ceilings/briefTargets.ts', 'LAUNCH_SPEED'],
+    ['src/core/6-groups/ceilings/launchSpeed.ts', 'BARE_ARM'],
+    ['src/core/6-groups/ceilings/launchSpeed.ts', 'HEAVIEST_THROW'],
     ['src/core/6-groups/ceilings/briefTargets.ts', 'LAUNCH_OVER_STALL'],
   ],
   hingeRub: [['src/core/3-shape/geometry/hingeClearance.ts', 'LEAST_GAP']],

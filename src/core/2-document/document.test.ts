@@ -197,6 +197,23 @@ describe('versions', () => {
     samples.forEach((_, index) => expect(readDesignText(sampleText(index + 1)).ok).toBe(true));
   });
 
+  test('version 3 had rods with two sides only: what is round or hollow is told from its mass', () => {
+    const rod = (material: string, side: number, linearDensity: number, height = side) => {
+      const spars = [{ id: 'r', name: '', material, width: side, height, linearDensity }];
+      const { surfaces } = migrate({ version: 3, surfaces: [{ id: 'w', spars }] }, 3) as {
+        surfaces: { spars: { shape?: string; innerDiameter?: number }[] }[];
+      };
+      const { shape, innerDiameter } = surfaces[0]!.spars[0]!;
+      return [shape, innerDiameter];
+    };
+    // π/4 · 16 mm² · 1.55 g/cm³ = 19.5 g/m is a full rod, 14.6 g/m a tube of 4 by 2 mm.
+    expect(rod('carbon rod', 4, 19.5)).toEqual(['round', undefined]);
+    expect(rod('carbon tube', 4, 14.6)).toEqual(['tube', 2]);
+    expect(rod('aluminium', 6, 23.3)).toEqual(['tube', 5]);
+    expect(rod('pine', 5, 12.5)).toEqual([undefined, undefined]);
+    expect(rod('carbon strip', 1, 9.3, 6)).toEqual([undefined, undefined]);
+  });
+
   test('steps run in order from the version of the document on', () => {
     expect(migrate({ version: DESIGN_VERSION, kept: true }, DESIGN_VERSION)).toEqual({
       version: DESIGN_VERSION,

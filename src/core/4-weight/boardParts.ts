@@ -74,31 +74,44 @@ function boardElements(surface: PlacedSurface, material: Material | undefined): 
     for (let slice = 0; slice < SLICES; slice++) {
       const within = (slice + 0.5) / SLICES;
       const point = planformAt(surface, a.distance + within * length);
-      const between = (key: keyof SectionSheet) => sheets[0]![key] + (sheets[1]![key] - sheets[0]![key]) * within;
       const solid = buildOf(a.section).isSolid ? 1 / material.thickness : 1;
-      const area = (point.chord * between('lengthRatio') * length) / SLICES;
-      const mass = kilogramsFromGrams(material.arealDensity * area * kept * solid);
-      elements.push(
-        ...onBothSides(
-          surface.mirrored,
-          mass,
-          [point.x + between('centroid') * point.chord, point.y, point.z],
-          [point.chord, length / SLICES, 0],
-        ),
-      );
+      /** What lies on this slice, from its two ends: mass per area of plan [g/m²], and its place in the chord. */
+      const put = (ends: readonly { readonly weight: number; readonly centroid: number }[]) => {
+        const at = (key: 'weight' | 'centroid') => ends[0]![key] + (ends[1]![key] - ends[0]![key]) * within;
+        const mass = kilogramsFromGrams((at('weight') * point.chord * length) / SLICES);
+        if (mass <= 0) return;
+        const centre: Vector3 = [point.x + at('centroid') * point.chord, point.y, point.z];
+        elements.push(...onBothSides(surface.mirrored, mass, centre, [point.chord, length / SLICES, 0]));
+      };
+      const ofBoard = (
+        part: { readonly lengthRatio: number; readonly centroid: number } | undefined,
+        share: number,
+      ) => ({
+        weight: (part?.lengthRatio ?? 0) * material.arealDensity * share,
+        centroid: part?.centroid ?? 0.5,
+      });
+      put(sheets.map((sheet) => ofBoard(sheet, kept * solid)));
+      put(sheets.map(({ ribs }) => ofBoard(ribs, 1)));
+      put(sheets.map(({ film }) => film ?? NO_FILM));
     }
   }
-  return [...elements, ...fastenings(surface, elements)];
+  return construction ? [...elements, ...fastenings(construction, surface.mirrored, elements)] : elements;
 }
 
+type Fastenings = Pick<NonNullable<Body['construction']>, 'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity'>;
+
+const NO_FILM = { weight: 0, centroid: 0.5 };
+
 /** Glue and tape lie where the board lies. */
-function fastenings(surface: PlacedSurface, board: readonly MassElement[]): MassElement[] {
-  const { construction } = surface.source;
+function fastenings(
+  { glueLength, glueDensity, tapeArea, tapeDensity }: Fastenings,
+  mirrored: boolean,
+  board: readonly MassElement[],
+): MassElement[] {
   const boardMass = totalOf(board);
-  if (!construction || boardMass <= 0) return [];
-  const sides = surface.mirrored ? 2 : 1;
-  const glue = kilogramsFromGrams(metresFromMillimetres(construction.glueLength) * construction.glueDensity) * sides;
-  const tape = kilogramsFromGrams(squareMetresFromSquareMillimetres(construction.tapeArea) * construction.tapeDensity);
+  if (boardMass <= 0) return [];
+  const glue = kilogramsFromGrams(metresFromMillimetres(glueLength) * glueDensity) * (mirrored ? 2 : 1);
+  const tape = kilogramsFromGrams(squareMetresFromSquareMillimetres(tapeArea) * tapeDensity);
   const factor = (glue + tape) / boardMass;
   return factor > 0 ? board.map((element) => ({ ...element, mass: element.mass * factor })) : [];
 }
@@ -123,16 +136,94 @@ function sparElements(surface: PlacedSurface): MassElement[] {
   });
 }
 
-/** The skin of a body, frame by frame, on four sides. */
+/** The skin of a body with its doublers, or its sticks and film; glue and tape lie where they lie. */
 export function bodyElements(design: Design, body: Body): MassElement[] {
-  const material = design.materials.find(({ id }) => id === body.construction?.material);
-  const skin = material
-    ? skinElements(body, material.arealDensity * (1 + (body.construction?.extraFraction ?? 0)))
-    : [];
-  return scaledTo(skin, body.measuredMass, () => {
+  const { construction } = body;
+  const material = design.materials.find(({ id }) => id === construction?.material);
+  const built = construction?.truss
+    ? trussElements(body, construction.truss)
+    : material && construction
+      ? sheetElements(body, construction, material.arealDensity)
+      : [];
+  const elements = construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built;
+  return scaledTo(elements, body.measuredMass, () => {
     const spread = skinElements(body, PLACEHOLDER.arealDensity);
     return totalOf(spread) > 0 ? spread : lineElements(body);
   });
+}
+
+/** Board on every wall, in layers, and more of it where walls are doubled. */
+function sheetElements(
+  body: Body,
+  construction: NonNullable<Body['construction']>,
+  arealDensity: number,
+): MassElement[] {
+  const { layers, extraFraction, doublers } = construction;
+  return [
+    ...skinElements(body, arealDensity * layers * (1 + extraFraction)),
+    ...doublers.flatMap(({ from, to, layers: more }) => {
+      const frames = framesBetween(body, from, to);
+      return frames.length > 1 ? skinElements({ ...body, frames }, arealDensity * more, 'sides') : [];
+    }),
+  ];
+}
+
+/** The stretch of a body between two places, with frames in between at both. */
+function framesBetween({ frames }: Body, from: number, to: number): Body['frames'] {
+  const at = (x: number): Body['frames'][number] | null => {
+    const after = frames.findIndex((frame) => frame.x >= x);
+    if (after < 0 || (after === 0 && frames[0]!.x > x)) return null;
+    if (after === 0) return frames[0]!;
+    const [a, b] = [frames[after - 1]!, frames[after]!];
+    const share = (x - a.x) / (b.x - a.x);
+    const between = (key: 'width' | 'top' | 'bottom') => a[key] + (b[key] - a[key]) * share;
+    return { x, width: between('width'), top: between('top'), bottom: between('bottom') } as typeof a;
+  };
+  const ends = [at(Math.max(from, frames[0]!.x)), at(Math.min(to, frames.at(-1)!.x))];
+  const [start, end] = ends;
+  return start && end && end.x > start.x ? [start, ...frames.filter(({ x }) => x > start.x && x < end.x), end] : [];
+}
+
+/**
+ * Four sticks along the corners, at every bay two uprights and two cross
+ * pieces, a diagonal in each side where there are some, and film all round.
+ */
+function trussElements(body: Body, truss: NonNullable<NonNullable<Body['construction']>['truss']>): MassElement[] {
+  const [originX, originY, originZ] = vectorFromPoint(body.position);
+  const perMetre = kilogramsFromGrams(metresFromMillimetres(1000) * truss.stickDensity);
+  const sticks: MassElement[] = [];
+  const bays = Math.max(1, Math.round((body.frames.at(-1)!.x - body.frames[0]!.x) / truss.bay));
+  const frameAt = (bay: number) => {
+    const x = body.frames[0]!.x + ((body.frames.at(-1)!.x - body.frames[0]!.x) * bay) / bays;
+    const after = Math.max(
+      1,
+      body.frames.findIndex((frame) => frame.x >= x - 1e-9),
+    );
+    const [a, b] = [body.frames[after - 1]!, body.frames[after]!];
+    const share = (x - a.x) / (b.x - a.x);
+    const between = (key: 'width' | 'top' | 'bottom') => metresFromMillimetres(a[key] + (b[key] - a[key]) * share);
+    return { x: metresFromMillimetres(x), half: between('width') / 2, top: between('top'), bottom: between('bottom') };
+  };
+  const put = (length: number, x: number, y: number, z: number, along: number) => {
+    if (length <= 0) return;
+    sticks.push(
+      ...onBothSides(body.mirrored, perMetre * length, [originX + x, originY + y, originZ + z], [along, 0, 0]),
+    );
+  };
+  for (let bay = 0; bay <= bays; bay++) {
+    const here = frameAt(bay);
+    const middle = (here.top + here.bottom) / 2;
+    put(2 * (here.top - here.bottom), here.x, 0, middle, 0);
+    put(2 * 2 * here.half, here.x, 0, middle, 0);
+    if (bay === bays) continue;
+    const next = frameAt(bay + 1);
+    const [dx, dy] = [next.x - here.x, next.half - here.half];
+    const x = (here.x + next.x) / 2;
+    for (const edge of ['top', 'bottom'] as const)
+      put(2 * Math.hypot(dx, dy, next[edge] - here[edge]), x, 0, (here[edge] + next[edge]) / 2, dx);
+    if (truss.diagonals) put(2 * Math.hypot(dx, next.top - here.bottom, dy), x, 0, (next.top + here.bottom) / 2, dx);
+  }
+  return [...sticks, ...skinElements(body, truss.filmDensity)];
 }
 
 /** A body without width or height weighs along its length. */
@@ -152,8 +243,8 @@ function integral(...factors: readonly Linear[]): number {
   return (at(0) + 4 * at(0.5) + at(1)) / 6;
 }
 
-/** The board between one frame and the next: four sides, each at its own centroid. */
-function skinElements(body: Body, arealDensity: number): MassElement[] {
+/** The board between one frame and the next: four sides, or the two upright ones, each at its own centroid. */
+function skinElements(body: Body, arealDensity: number, walls: 'all' | 'sides' = 'all'): MassElement[] {
   const [originX, originY, originZ] = vectorFromPoint(body.position);
   const elements: MassElement[] = [];
   for (let index = 0; index + 1 < body.frames.length; index++) {
@@ -189,6 +280,7 @@ function skinElements(body: Body, arealDensity: number): MassElement[] {
     }
     put(height, half, middle, 1);
     put(height, half, middle, -1);
+    if (walls === 'sides') continue;
     put(width, none, top, 0);
     put(width, none, bottom, 0);
   }

@@ -167,6 +167,87 @@ describe('board parts', () => {
     expect(unbuilt.properties!.total).toBeCloseTo(0.07, 12);
   });
 
+  test('ribs under a curved plate: two thirds of camber times chord², every so far, behind one another', () => {
+    const section = { kind: 'curvedPlate' as const, thickness: 5, camber: 0.06, camberPosition: 0.4 };
+    const wing = (ribSpacing?: number) => {
+      const stations = [0, 500].map((distanceFromRoot) => ({
+        distanceFromRoot,
+        chord: 200,
+        section: { ...section, ...(ribSpacing ? { ribSpacing } : {}) },
+      }));
+      return massesOf(flatWing({ stations })).properties!;
+    };
+    const [bare, ribbed] = [wing(), wing(100)];
+    // 10 ribs' worth of span on both sides: 2 · 0.5 m/0.1 m · ⅔ · 0.06 · (0.2 m)² · 400 g/m².
+    const ribs = 2 * 5 * (2 / 3) * 0.06 * 0.04 * 0.4;
+    expectWithin(ribbed.total - bare.total, ribs, 1e-3);
+    const x = (ribbed.total * ribbed.centreOfGravity[0] - bare.total * bare.centreOfGravity[0]) / ribs;
+    expectWithin(x, (0.2 * (3 + 2 * 0.4)) / 8, 1e-3);
+  });
+
+  test('ribs under film: as much board as their outlines hold, film on both faces', () => {
+    const section = {
+      kind: 'ribsUnderFilm' as const,
+      camber: 0,
+      camberPosition: 0.4,
+      thicknessRatio: 0.12,
+      ribSpacing: 50,
+      ribCutOut: 0.25,
+      filmDensity: 40,
+    };
+    const stations = [0, 500].map((distanceFromRoot) => ({ distanceFromRoot, chord: 200, section }));
+    const { total } = massesOf(flatWing({ stations })).properties!;
+    // The area of a four-digit section is 0.685 of thickness times chord; its girth 1.977 + 0.52 t/c (Raymer).
+    const ribs = (1 / 0.05) * 0.75 * 0.685 * 0.12 * 0.04 * 0.4;
+    const film = 0.2 * (1.977 + 0.52 * 0.12) * 0.04;
+    expectWithin(total, ribs + film, 0.01);
+  });
+
+  describe('bodies', () => {
+    const frames = [0, 500].map((x) => ({ x, width: 50, top: 30, bottom: -30 }));
+    const body = (construction: object, more: object = {}) =>
+      massesOf(
+        designOf([], {
+          materials: [BOARD],
+          bodies: [
+            { id: 'pod', frames, construction: { material: 'board', extraFraction: 0, ...construction }, ...more },
+          ],
+        }),
+      ).properties!;
+    const skin = 0.5 * 2 * (0.05 + 0.06) * 0.4;
+
+    test('layers count as often as they lie; doublers lie on both walls where they are', () => {
+      expect(body({}).total).toBeCloseTo(skin, 9);
+      expect(body({ layers: 2 }).total).toBeCloseTo(2 * skin, 9);
+      const doubled = body({ doublers: [{ from: 100, to: 200, layers: 2 }] });
+      const doubler = 2 * 2 * 0.1 * 0.06 * 0.4;
+      expect(doubled.total).toBeCloseTo(skin + doubler, 9);
+      expect(doubled.centreOfGravity[0]).toBeCloseTo((skin * 0.25 + doubler * 0.15) / (skin + doubler), 9);
+    });
+
+    test('a plank of three layers, and doublers beyond its ends', () => {
+      const plank = frames.map((frame) => ({ ...frame, width: 15 }));
+      const more = { kind: 'plank', frames: plank };
+      expect(body({ layers: 3 }, more).total).toBeCloseTo(3 * 0.5 * 0.06 * 0.4, 9);
+      expect(body({ doublers: [{ from: -50, to: 100 }] }, more).total).toBeCloseTo((0.5 + 0.1) * 0.06 * 0.4, 9);
+    });
+
+    test('glue by its length and covering by its area', () => {
+      const { total } = body({ glueLength: 2000, glueDensity: 6, tapeArea: 50_000, tapeDensity: 60 });
+      expect(total - skin).toBeCloseTo(0.012 + 0.003, 9);
+    });
+
+    test('sticks under film: four long ones, two uprights and two cross pieces at each bay', () => {
+      const truss = { stickDensity: 10, bay: 100, filmDensity: 40 };
+      const { total, centreOfGravity } = body({ truss });
+      const sticks = (4 * 0.5 + 6 * 2 * (0.06 + 0.05)) * 0.01;
+      expect(total).toBeCloseTo(sticks + 0.5 * 2 * (0.05 + 0.06) * 0.04, 9);
+      expect(centreOfGravity[0]).toBeCloseTo(0.25, 9);
+      const braced = body({ truss: { ...truss, diagonals: true } }).total;
+      expect(braced - total).toBeCloseTo(2 * 5 * Math.hypot(0.1, 0.06) * 0.01, 9);
+    });
+  });
+
   test('a box of board weighs its four sides', () => {
     const body = {
       id: 'b',

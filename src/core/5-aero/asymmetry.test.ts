@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { simpleAircraft } from '#/tests/designs';
+import { boxBody, simpleAircraft } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
 import { analyse } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
@@ -105,5 +105,49 @@ describe('left–right differences', () => {
     );
     expect(asymmetry!.aileron).toBeNull();
     expect(Number.isFinite(asymmetry!.rudder)).toBe(true);
+  });
+});
+
+describe('controls that do not stand where they are drawn', () => {
+  const elevator = (left: number, right: number) =>
+    change(['/surfaces/tail/controls/elevator/asBuilt', { left, right }]);
+
+  test('alike on both sides they are a neutral by another name', () => {
+    const measured = solve(elevator(-2, -2));
+    const drawn = solve(change(['/surfaces/tail/controls/elevator/neutral', -2]));
+    expect(measured.trim.elevator).toBeCloseTo(drawn.trim.elevator!, 9);
+    expect(measured.rigging.handsOffLift).toBeCloseTo(drawn.rigging.handsOffLift!, 9);
+    expect(measured.asymmetry!.roll).toBeCloseTo(0, 12);
+  });
+
+  test('apart they roll: the left one down lifts the left side', () => {
+    const { asymmetry, trim } = solve(elevator(2, -2));
+    expect(asymmetry!.roll).toBeGreaterThan(1e-4);
+    expect(trim.elevator).toBeCloseTo(solve(base).trim.elevator!, 9);
+    expect(solve(elevator(-2, 2)).asymmetry!.roll).toBeCloseTo(-asymmetry!.roll, 12);
+  });
+});
+
+describe('a fuselage that is twisted between wing and tail', () => {
+  const twisted = (twist: number, incidence = -3) =>
+    solve(change(['/surfaces/tail/incidence', incidence], ['/bodies', [{ ...boxBody(40, 900), asBuilt: { twist } }]]));
+
+  test('a tail that lifts and leans right side down pulls to the right, and the nose to the left', () => {
+    const { asymmetry, lift } = twisted(3);
+    expect(lift.shares!['tail']!).toBeGreaterThan(0);
+    expect(asymmetry!.sideForce).toBeGreaterThan(0);
+    expect(asymmetry!.yaw).toBeLessThan(0);
+    expect(asymmetry!.rudder).toBeGreaterThan(0);
+    expectWithin(twisted(-3).asymmetry!.yaw, -asymmetry!.yaw, 1e-9);
+  });
+
+  test('the side force is the load of the tail times the angle, its yaw that over the arm', () => {
+    const { asymmetry, lift, trim, reference, mass } = twisted(2);
+    const load = lift.shares!['tail']! * trim.liftCoefficient!;
+    expectWithin(asymmetry!.sideForce, load * 2 * (Math.PI / 180), 0.03);
+    const arm = (-asymmetry!.yaw * reference.span!) / asymmetry!.sideForce;
+    const tail = solve(base).tails.find(({ surface }) => surface === 'tail')!;
+    const quarter = reference.meanChordLeadingEdge! + reference.meanChord! / 4;
+    expectWithin(arm, quarter + tail.arm - mass.cg![0], 1e-6);
   });
 });

@@ -4,7 +4,6 @@ import {
   degreesFromRadians,
   metresFromMillimetres,
   radiansFromDegrees,
-  squareMetresFromSquareMillimetres,
   type Vector3,
   vectorFromPoint,
 } from '@/core/1-base/units/convert';
@@ -12,6 +11,7 @@ import type { ExtraLoads } from './aeroModel';
 import { addLoads, type Load } from './forces';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
+import { dragParts } from './dragParts';
 import { munkFactor } from './ellipsoid';
 import { induceAt, velocityRow } from './inducedVelocity';
 import { vortexField } from './vortexField';
@@ -53,9 +53,6 @@ export function propellerNormalForce(blades: number): number {
   const perDegree = blades < 2 ? (less * blades) / 2 : less + ((more - less) * (blades - from)) / (to - from);
   return perDegree * degreesFromRadians(1);
 }
-
-/** Drag of a closed body on its frontal area, rough surface, Re about 10⁵. Source: Hoerner, Fluid-Dynamic Drag, 1965, ch. 6; ±30 %. */
-const BODY_DRAG = { box: 0.45, round: 0.25, plank: 0.12 } as const;
 
 interface Segment {
   readonly x: number;
@@ -141,7 +138,7 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
       2,
     tilt: radiansFromDegrees(drive.downThrust),
   }));
-  const drags = dragAreas(design);
+  const drags = dragParts(design);
   const at = (force: Vector3, place: Vector3, about: Vector3): Load => {
     const [x, y, z] = [place[0] - about[0], 0, place[2] - about[2]];
     return {
@@ -175,28 +172,4 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
     perYawRate: (about) =>
       addLoads(discs.map((disc) => at([0, disc.slope * (disc.at[0] - about[0]), 0], disc.at, about))),
   };
-}
-
-/** Drag area [m²] and place of bodies and drag items. */
-export function dragAreas(design: Design): { id: string; area: number; place: Vector3 }[] {
-  const bodies = design.bodies.map((body) => {
-    const frontal = Math.max(
-      ...body.frames.map(
-        ({ width, top, bottom }) => metresFromMillimetres(width) * metresFromMillimetres(top - bottom),
-      ),
-    );
-    const [x, y, z] = vectorFromPoint(body.position);
-    const middle = body.frames.reduce((sum, { top, bottom }) => sum + (top + bottom) / 2, 0) / body.frames.length;
-    return {
-      id: body.id,
-      area: BODY_DRAG[body.kind] * frontal * (body.mirrored ? 2 : 1),
-      place: [x, y, z + metresFromMillimetres(middle)] as Vector3,
-    };
-  });
-  const items = design.dragItems.map((item) => ({
-    id: item.id,
-    area: squareMetresFromSquareMillimetres(item.dragArea) * (item.mirrored ? 2 : 1),
-    place: vectorFromPoint(item.position),
-  }));
-  return [...bodies, ...items];
 }

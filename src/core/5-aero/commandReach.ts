@@ -1,3 +1,4 @@
+import { standsAt } from '@/core/3-shape/geometry/asBuilt';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { type Fraction, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Control } from '@/core/2-document/schema/surface';
@@ -25,9 +26,9 @@ const ROUNDING = 1e-12;
 const MOST_TURN = radiansFromDegrees(120);
 
 /** Effect that a control gains when it turns so far from where it stands. */
-function gained({ neutral, allMoving }: Control, turn: Radians): Radians {
-  if (allMoving) return turn;
-  const from = radiansFromDegrees(neutral);
+function gained(control: Control, turn: Radians): Radians {
+  if (control.allMoving) return turn;
+  const from = standsAt(control).mean;
   return effectiveTurn(from + turn) - effectiveTurn(from);
 }
 

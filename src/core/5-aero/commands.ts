@@ -1,7 +1,7 @@
-import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
 import type { Mix } from '@/core/2-document/schema/brief';
+import { standsAt } from '@/core/3-shape/geometry/asBuilt';
 import { developedLength, panelAt, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { effectiveTurn } from './controlHold';
 import { controlTurn, type Lattice, type PanelTurn } from './lattice';
@@ -106,12 +106,23 @@ export function commandAngles(lattice: Lattice, mix: readonly MixTerm[], effectA
   return { even, odd, hasEven, hasOdd };
 }
 
-/** How the neutrals of a surface's controls turn its panels. */
-export function neutralTurn(lattice: Lattice, surfaceIndex: number, effectAt?: EffectAt): PanelTurn {
+/**
+ * How the places of a surface's controls with the stick in the middle turn its
+ * panels: the part that is alike on both sides, or half of what differs.
+ */
+export function neutralTurn(
+  lattice: Lattice,
+  surfaceIndex: number,
+  effectAt?: EffectAt,
+  part: 'mean' | 'half' = 'mean',
+): PanelTurn {
   const total: PanelTurn = { angles: new Float64Array(lattice.panels), lean: new Float64Array(lattice.panels) };
-  lattice.surfaces[surfaceIndex]!.source.controls.forEach(({ neutral, allMoving }, index) => {
-    if (neutral === 0) return;
-    const turn = radiansFromDegrees(neutral);
+  const { source, mirrored } = lattice.surfaces[surfaceIndex]!;
+  source.controls.forEach((control, index) => {
+    const { allMoving } = control;
+    const stands = standsAt(control);
+    const turn = mirrored ? stands[part] : stands.right;
+    if (turn === 0) return;
     addTurn(total, controlTurn(lattice, surfaceIndex, index, effectAt), allMoving ? turn : effectiveTurn(turn));
   });
   return total;

@@ -157,7 +157,8 @@ describe('greatest lift follows what is turned', () => {
       { control: 'aileron', left: gain, right: gain },
     ];
     const lift = (gain: number) =>
-      run(change(simpleAircraft(40), ['/mixes', [{ command: 'pitch', terms: terms(gain) }]])).stall.liftCoefficient!;
+      run(change(simpleAircraft(40), ['/mixes', [{ command: 'pitch', terms: terms(gain), drives: [] }]])).stall
+        .liftCoefficient!;
     expect(lift(0.5)).toBeLessThan(lift(0.01));
     // Against the elevator they droop when it pulls.
     expect(lift(-0.5)).toBeGreaterThan(lift(0.01));
@@ -175,7 +176,7 @@ describe('ground effect at the flare', () => {
       run(
         change(simpleAircraft(), [
           '/wheels',
-          [{ id: 'w', position: { x: 80, y: 0, z }, diameter: 0, mirrored: false }],
+          [{ id: 'w', position: { x: 80, y: 0, z }, diameter: 0, legDiameter: 0, retracts: false, mirrored: false }],
         ]),
       );
     const [low, high] = [onWheels(-100), onWheels(-3000)];
@@ -198,7 +199,7 @@ test('a canard and elevons pitch the same way: what one lifts ahead the other dr
     { massItems: [{ id: 'lump', mass: 500, position: { x: 380 } }] },
   );
   const alone = (id: string) =>
-    change(both, ['/mixes', [{ command: 'pitch', terms: [{ control: id, left: 1, right: 1 }] }]]);
+    change(both, ['/mixes', [{ command: 'pitch', terms: [{ control: id, left: 1, right: 1 }], drives: [] }]]);
   const moment = (design: Design) => run(design, true).pitch.momentFromElevator!;
   expect(moment(alone('elevons'))).toBeLessThan(0);
   expect(moment(alone('front'))).toBeGreaterThan(0);

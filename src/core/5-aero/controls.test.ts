@@ -55,7 +55,10 @@ describe('mixes', () => {
 
   test('a design’s own mix replaces the usual one of that command only', () => {
     const own = withFields(simpleAircraft(), [
-      { field: '/mixes', value: [{ command: 'roll', terms: [{ control: 'rudder', left: 0.5, right: 0.5 }] }] },
+      {
+        field: '/mixes',
+        value: [{ command: 'roll', terms: [{ control: 'rudder', left: 0.5, right: 0.5 }], drives: [] }],
+      },
     ]);
     expect(gains(mixes(own)('roll'))).toEqual([['rudder', 0.5, 0.5]]);
     expect(gains(mixes(own)('pitch'))).toEqual([['elevator', 1, 1]]);
@@ -187,9 +190,12 @@ describe('stall', () => {
       { control: 'elevator', left: 1, right: 1 },
       { control: 'flap', left: gear, right: gear },
     ];
-    const geared = analyse(withFields(freighter, [{ field: '/mixes', value: [{ command: 'pitch', terms }] }]), {
-      without: ['remedies'],
-    });
+    const geared = analyse(
+      withFields(freighter, [{ field: '/mixes', value: [{ command: 'pitch', terms, drives: [] }] }]),
+      {
+        without: ['remedies'],
+      },
+    );
     const flaps = gear * geared.trim.elevator!;
     expectWithin(geared.trim.elevator, trim.elevator! + perRadian * flaps, 0.02);
     expect(said(solve(freighter).trim.reasons['flapElevator'])).toMatch(/droops/);

@@ -12,7 +12,14 @@ import type { AeroModel } from './aeroModel';
 import { combineCases, type FlowCase } from './flowCase';
 import { farField, stripLifts } from './farField';
 import { trim, type TrimResult } from './trim';
-import { type SectionData, sectionDataOf, type SectionShape, shapeOf } from '@/core/3-shape/section/lowReynolds';
+import {
+  greatestLiftOf,
+  profileDrag,
+  type SectionData,
+  sectionDataOf,
+  type SectionShape,
+  shapeOf,
+} from '@/core/3-shape/section/lowReynolds';
 import type { SectionKind } from '@/core/2-document/schema/section';
 
 /**
@@ -68,6 +75,8 @@ export interface StripSection {
   readonly kind: SectionKind;
   readonly shape: SectionShape;
   readonly chord: Metres;
+  /** cos Λ of the quarter chord line: what of its greatest lift a swept wing has (Raymer, Aircraft Design, ch. 12). */
+  readonly sweepCosine: number;
 }
 
 export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
@@ -79,28 +88,46 @@ export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[]
     const inner = shapes[strip.surface]![strip.panel]!;
     const outer = shapes[strip.surface]![strip.panel + 1]!;
     const between = (key: keyof SectionShape) => inner[key] + (outer[key] - inner[key]) * strip.within;
+    const [a, b] = [0, 1].map((step) => lattice.surfaces[strip.surface]!.stations[strip.panel + step]!);
+    const back = b!.x + b!.chord / 4 - a!.x - a!.chord / 4;
+    const along = b!.distance - a!.distance;
     return {
       kind: lattice.surfaces[strip.surface]!.stations[strip.panel]!.section.kind,
       shape: {
         camber: between('camber'),
         thicknessRatio: between('thicknessRatio'),
         thicknessPosition: between('thicknessPosition'),
+        rear: between('rear'),
+        step: between('step'),
+        openBays: between('openBays'),
       },
       chord: strip.m.chord,
+      sweepCosine: along / Math.hypot(along, back),
     };
   });
 }
 
 /** Section data of every strip at a speed. */
 export function stripData(sections: readonly StripSection[], air: Air, speed: number): SectionData[] {
-  return sections.map(({ kind, shape, chord }) =>
-    sectionDataOf(kind, shape, (air.density * speed * chord) / air.viscosity),
+  const perChord = (air.density * speed) / air.viscosity;
+  return sections.map(({ kind, shape, chord, sweepCosine }) =>
+    sectionDataOf(kind, shape, perChord * chord, sweepCosine),
+  );
+}
+
+/** Greatest lift of every strip at a speed. */
+export function stripLimits(sections: readonly StripSection[], air: Air, speed: number): Float64Array {
+  const perChord = (air.density * speed) / air.viscosity;
+  return Float64Array.from(sections, ({ kind, shape, chord, sweepCosine }) =>
+    greatestLiftOf(kind, shape, perChord * chord, sweepCosine),
   );
 }
 
 export interface DragParts {
   readonly induced: Fraction;
   readonly profile: Fraction;
+  /** Profile drag of each surface, in the order of the lattice. */
+  readonly bySurface: readonly Fraction[];
   readonly parasite: Fraction;
   readonly total: Fraction;
   readonly spanEfficiency: Fraction | null;
@@ -115,8 +142,10 @@ export interface PolarInput {
   readonly sections: readonly StripSection[];
   readonly air: Air;
   readonly mass: Kilograms;
-  /** Drag area of bodies and drag items [m²]. */
+  /** Drag area of everything beside the surfaces [m²]. */
   readonly dragArea: SquareMetres;
+  /** Drag area of the propellers as they are without power [m²]. */
+  readonly restingPropellers: SquareMetres;
 }
 
 export function liftCoefficientAt(
@@ -126,8 +155,8 @@ export function liftCoefficientAt(
   return (2 * mass * GRAVITY) / (air.density * speed ** 2 * model.reference.area);
 }
 
-/** Drag coefficients in level flight at a speed: C_D = C_Di + F (Σ c_d S_strip/S) + ΣC_D S_item/S. */
-export function dragAt(input: PolarInput, speed: number): DragParts {
+/** Drag coefficients without power at a speed: C_D = C_Di + F (Σ c_d S_strip/S) + ΣC_D S_item/S. */
+function glideDragAt(input: PolarInput, speed: number): DragParts {
   const { model, line, sections, air } = input;
   const lift = liftCoefficientAt(input, speed);
   const data = stripData(sections, air, speed);
@@ -136,11 +165,11 @@ export function dragAt(input: PolarInput, speed: number): DragParts {
     lifts: line.stripLiftsAt(lift),
     induced: line.inducedAt(lift),
     data,
-    dragArea: input.dragArea,
+    dragArea: input.dragArea + input.restingPropellers,
   });
 }
 
-/** The same at any state, trimmed or not. */
+/** The same with power, at any state, trimmed or not. */
 export function dragOf(
   model: AeroModel,
   state: FlowCase,
@@ -161,18 +190,19 @@ interface DragInput {
 }
 
 function sumDrag({ reference, lattice }: AeroModel, { lift, lifts, induced, data, dragArea }: DragInput): DragParts {
-  let profile = 0;
-  data?.forEach(({ leastDrag, dragGrowth, bestLift }, index) => {
+  const bySurface = lattice.surfaces.map(() => 0);
+  data?.forEach((section, index) => {
     const strip = lattice.strips[index]!;
     const sides = lattice.surfaces[strip.surface]!.mirrored ? 2 : 1;
-    const drag = leastDrag + dragGrowth * (lifts[index]! - bestLift) ** 2;
-    profile += (sides * drag * strip.width * strip.m.chord) / reference.area;
+    const area = (sides * strip.width * strip.m.chord) / reference.area;
+    bySurface[strip.surface]! += INTERFERENCE_FACTOR * profileDrag(section, lifts[index]!) * area;
   });
-  profile *= INTERFERENCE_FACTOR;
+  const profile = bySurface.reduce((sum, one) => sum + one, 0);
   const parasite = dragArea / reference.area;
   return {
     induced,
     profile,
+    bySurface,
     parasite,
     total: induced + profile + parasite,
     spanEfficiency: induced > 1e-9 ? lift ** 2 / (Math.PI * reference.aspectRatio * induced) : null,
@@ -188,11 +218,18 @@ export interface PolarPoint {
   readonly glideRatio: Fraction;
 }
 
+/** Points from the stall on, and the two best of them. */
+export interface GlidePolar {
+  readonly points: readonly PolarPoint[];
+  readonly bestGlide: PolarPoint;
+  readonly minimumSink: PolarPoint;
+}
+
 /** The glide polar from stall speed up to three times that, and its two best points. */
-export function glidePolar(input: PolarInput, stallSpeed: number) {
+export function glidePolar(input: PolarInput, stallSpeed: number): GlidePolar {
   const point = (speed: number): PolarPoint => {
     const lift = liftCoefficientAt(input, speed);
-    const drag = dragAt(input, speed).total;
+    const drag = glideDragAt(input, speed).total;
     return { speed, lift, drag, sink: (speed * drag) / lift, glideRatio: lift / drag };
   };
   const count = 25;

@@ -3,20 +3,25 @@ import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { Fraction, Kilograms, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
 import { type Air, GRAVITY } from './atmosphere';
 import type { AeroModel } from './aeroModel';
-import { stripData, type StripSection, type TrimmedLine } from './polar';
+import { stripLifts } from './farField';
+import type { Lattice } from './lattice';
+import { stripLimits, type StripSection, type TrimmedLine } from './polar';
+import { deltaLimit, isSlenderDelta } from './vortexLift';
+import { wholeLift } from './wholeLift';
 
 /**
  * Stall by the critical section: the lift at which the first strip of a wing
  * or canard reaches the greatest lift of its section at its own Reynolds
  * number, trimmed. Tail surfaces are left out: they stall on the other side.
+ * A slender delta lifts until its vortices burst.
  * Source of the method: Abbott & von Doenhoff, Theory of Wing Sections, 1959, section 1.5.
  */
 export interface StallResult {
   readonly liftCoefficient: Fraction;
   readonly speed: MetresPerSecond | null;
   readonly surface: string;
-  /** 0 at the root, 1 at the tip. */
-  readonly startsAtSpanFraction: Fraction;
+  /** 0 at the root, 1 at the tip; null for a slender delta, whose lift ends with its vortices. */
+  readonly startsAtSpanFraction: Fraction | null;
   /** Per strip of the lifting surfaces: place, lift there when it stalls, and what its section can. */
   readonly strips: readonly StallStrip[];
 }
@@ -48,34 +53,48 @@ const MOST_LIFT = 6;
 /** A strip that gains less than this on the way does not stall with the rest. */
 const LEAST_GAIN = 1e-6;
 
+/** Strips whose own stall is felt: those of wings and canards that do not fly on vortices. */
+export const stallingStrips = ({ strips, surfaces }: Lattice): number[] => {
+  const stalls = surfaces.map((surface) => isLifting(surface) && !isSlenderDelta(surface));
+  return strips.flatMap(({ surface }, index) => (stalls[surface] ? [index] : []));
+};
+
 /** Where a stall speed is looked for [m/s]. */
 export const STALL_SPEEDS = { low: 0.1, high: 300 } as const;
 
 export function findStall(input: StallInput): StallResult | { readonly reason: string } {
   const { model, line, sections, air, mass } = input;
   const { lattice, reference } = model;
-  const lifting = lattice.strips.flatMap((strip, index) =>
-    isLifting(lattice.surfaces[strip.surface]!) ? [index] : [],
-  );
+  const lifting = stallingStrips(lattice);
+  const slope = wholeLift(model, stripLifts(model.matrices, model.rising));
+  const delta = deltaLimit(lattice.surfaces, slope, reference.area);
   const low = line.stripLiftsAt(LOW);
   const high = line.stripLiftsAt(HIGH);
   const gaining = lifting.filter((index) => high[index]! - low[index]! > LEAST_GAIN);
-  if (gaining.length === 0) return { reason: 'No strip of a wing gains lift with angle of attack.' };
+  const onVortices = (): StallResult => ({
+    liftCoefficient: delta!.lift,
+    speed: mass === null ? null : stallSpeed(mass, air, reference.area, delta!.lift),
+    surface: delta!.surface,
+    startsAtSpanFraction: null,
+    strips: [],
+  });
+  if (gaining.length === 0)
+    return delta ? onVortices() : { reason: 'No strip of a wing gains lift with angle of attack.' };
   const liftOf = (index: number, lift: number) =>
     low[index]! + ((high[index]! - low[index]!) * (lift - LOW)) / (HIGH - LOW);
   const limitsAt = (speed: number, lift: number) => {
     const extra = input.extraLimitAt?.(lift);
-    return stripData(sections, air, speed).map(({ maximumLift }, index) => maximumLift + (extra?.[index] ?? 0));
+    return stripLimits(sections, air, speed).map((maximumLift, index) => maximumLift + (extra?.[index] ?? 0));
   };
   /** Lift at which the first strip reaches its limit, with the sections as they are at a speed. */
   const firstAt = (speed: number): { readonly lift: number; readonly critical: number } => {
-    const sound = stripData(sections, air, speed);
+    const sound = stripLimits(sections, air, speed);
     let critical = gaining[0]!;
     const room = (lift: number) => {
       const extra = input.extraLimitAt?.(lift);
       let least = Infinity;
       for (const index of gaining) {
-        const left = sound[index]!.maximumLift + (extra?.[index] ?? 0) - liftOf(index, lift);
+        const left = sound[index]! + (extra?.[index] ?? 0) - liftOf(index, lift);
         if (left < least) {
           least = left;
           critical = index;
@@ -102,6 +121,7 @@ export function findStall(input: StallInput): StallResult | { readonly reason: s
     speed = found.x;
   }
   const { lift, critical } = firstAt(speed);
+  if (delta && delta.lift < lift) return onVortices();
   const limits = limitsAt(speed, lift);
   const place = (index: number) => {
     const strip = lattice.strips[index]!;

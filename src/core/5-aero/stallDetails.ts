@@ -5,6 +5,7 @@ import { stripLifts } from './farField';
 import { controlCase } from './flowCase';
 import { forStrips } from './lattice';
 import type { StallStrip } from './stall';
+import { wholeLift } from './wholeLift';
 
 /**
  * What a plain flap of about a quarter chord adds to the greatest lift of its
@@ -49,20 +50,16 @@ export function washoutForInboardStall(
   startsAt: number,
 ): number | null {
   if (startsAt <= INBOARD) return 0;
-  const { lattice, matrices, reference } = model;
+  const { lattice, matrices } = model;
   const index = lattice.surfaces.findIndex(({ id }) => id === surfaceId);
   const length = developedLength(lattice.surfaces[index]!);
   const linear = new Float64Array(lattice.panels);
   forStrips(lattice, index, (strip, first) => linear.fill(-strip.middle / length, first, first + lattice.cells.count));
   const twisted = stripLifts(matrices, controlCase(matrices, 'symmetric', linear));
   const rising = stripLifts(matrices, model.rising);
-  const wholeLift = (lifts: Float64Array) =>
-    lattice.strips.reduce(
-      (sum, { width, m, tangentY }, i) => sum + (2 * lifts[i]! * width * m.chord * tangentY) / reference.area,
-      0,
-    );
   // At the same lift the angle of attack makes up for what the washout takes.
-  const perRadian = twisted.map((value, i) => value - (rising[i]! * wholeLift(twisted)) / wholeLift(rising));
+  const made = wholeLift(model, twisted) / wholeLift(model, rising);
+  const perRadian = twisted.map((value, i) => value - rising[i]! * made);
   const own = strips.flatMap((strip) => {
     const at = lattice.strips.findIndex(
       (candidate) => candidate.surface === index && Math.abs(candidate.middle / length - strip.spanFraction) < 1e-9,

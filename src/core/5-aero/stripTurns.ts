@@ -1,4 +1,5 @@
-import { type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
+import type { Radians } from '@/core/1-base/units/convert';
+import { standsAt } from '@/core/3-shape/geometry/asBuilt';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { MixTerm } from './commands';
 import { forStrips, type Lattice } from './lattice';
@@ -19,10 +20,13 @@ export function stripTurns(lattice: Lattice, given: readonly GivenCommand[]): Fl
     const length = developedLength(surface);
     for (const control of surface.source.controls) {
       if (control.allMoving) continue;
-      const asked = given.reduce((sum, { mix, turn }) => {
-        const term = mix.find((candidate) => candidate.surface === surface.id && candidate.control.id === control.id);
-        return sum + (term ? term.right * turn : 0);
-      }, radiansFromDegrees(control.neutral));
+      const asked = given.reduce(
+        (sum, { mix, turn }) => {
+          const term = mix.find((candidate) => candidate.surface === surface.id && candidate.control.id === control.id);
+          return sum + (term ? term.right * turn : 0);
+        },
+        surface.mirrored ? standsAt(control).mean : standsAt(control).right,
+      );
       if (asked === 0) continue;
       forStrips(lattice, index, ({ middle }, _first, strip) => {
         if (middle >= control.from * length && middle <= control.to * length) turns[strip]! += asked;

@@ -30,7 +30,7 @@ const printedSchema = ({ schema, hasReasons }: Group): z.ZodType =>
 export function analysisJsonSchema(): unknown {
   const whole = z.object({
     format: z.literal('inclinar-analysis'),
-    version: z.literal(1),
+    version: z.literal(2),
     ...Object.fromEntries(GROUPS.map((group) => [group.id, printedSchema(group).describe(group.title)])),
   });
   return z.toJSONSchema(whole, {

@@ -19,9 +19,11 @@ import { spanLoading } from './spanLoading/spanLoading';
 import { speeds } from './speeds/speeds';
 import { stall } from './stall/stall';
 import { tails } from './tails/tails';
+import { tilt } from './tilt/tilt';
 import { trim } from './trim/trim';
 import { wash } from './wash/wash';
 import { wetted } from './wetted/wetted';
+import { wind } from './wind/wind';
 import { window } from './window/window';
 
 /**
@@ -46,6 +48,7 @@ export const GROUPS = [
   asymmetry,
   slipstream,
   sharedThrow,
+  tilt,
   wash,
   rigging,
   motion,
@@ -56,6 +59,7 @@ export const GROUPS = [
   sections,
   wetted,
   ceilings,
+  wind,
 ] as const satisfies readonly Group[];
 
 type GroupOf = (typeof GROUPS)[number];

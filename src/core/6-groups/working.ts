@@ -1,3 +1,4 @@
+import { sectionBand } from '@/core/3-shape/section/lowReynolds';
 import type { UnitKind } from '@/core/1-base/units/unitKind';
 
 /** One value that went into a number. */
@@ -42,8 +43,21 @@ export function whenKnown(value: number | null, explain: (value: number) => Work
 export const inputWhenKnown = (symbol: string, name: string, value: number | null, unit: UnitKind): WorkingInput[] =>
   value === null ? [] : [input(symbol, name, value, unit)];
 
-/** Section lift at model scale, as a share, and the words that go with it. */
-export const SECTION_LIFT_BAND = { share: 0.12, because: 'Section lift at model scale is known to about 12 %.' };
-export const SECTION_DRAG_BAND = { share: 0.25, because: 'Section drag at model scale is known to about 25 %.' };
+interface Band {
+  readonly share: number;
+  readonly because: string;
+}
+
+const OUTSIDE = ', and to twice that outside the Reynolds numbers of the table.';
+
+/** Section lift and drag at model scale, as a share, and the words that go with it. @param isOutside the table of sections */
+export const sectionLiftBand = (isOutside: boolean): Band => ({
+  share: sectionBand('maximumLift', isOutside),
+  because: `Section lift at model scale is known to about 12 %${isOutside ? OUTSIDE : '.'}`,
+});
+export const sectionDragBand = (isOutside: boolean): Band => ({
+  share: sectionBand('leastDrag', isOutside),
+  because: `Section drag at model scale is known to about 25 %${isOutside ? OUTSIDE : '.'}`,
+});
 export const LATTICE_SOURCE = 'Katz & Plotkin, Low-Speed Aerodynamics, ch. 12';
 export const ATTACHED = 'Attached flow, angles up to about 10°';

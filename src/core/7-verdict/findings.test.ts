@@ -147,12 +147,20 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     0,
     900,
   ],
-  elevonSaturation: [throws(demoDesign('storm-courier'), 'wing', 'elevon'), 20, 3],
+  // Built without the reflex that trims it: the elevons have to.
+  elevonSaturation: [
+    throws(change(demoDesign('storm-courier'), ['/surfaces/wing/controls/elevon/neutral', 0]), 'wing', 'elevon'),
+    20,
+    3,
+  ],
   hingeRub: [
     (x) => change(base, ['/surfaces/tail/controls/elevator/from', 0.1], ['/bodies', [boxBody(x, 760)]]),
     20,
     60,
   ],
+  rodTooThick: [(x) => withRod({ shape: 'round', width: x, height: x }), 8, 20],
+  fastForPurpose: [set(base, '/massItems/lump/mass'), 200, 3000],
+  windOverBrief: [set(base, '/brief/wind'), 2, 10],
   sparMisplaced: [(x) => withRod({ start: { distanceFromRoot: 0, x }, end: { distanceFromRoot: 500, x } }), 56, 120],
   thickAtLowReynolds: [
     (x) =>
@@ -166,7 +174,6 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     0.08,
     0.15,
   ],
-  foldTooTight: [(x) => change(foldedWing, ['/surfaces/wing/stations/0/section/sparHeight', x]), 16, 1],
   panelTooLong: [set(base, '/brief/longestPanel'), 700, 500],
   fastForLaunch: [set(base, '/massItems/lump/mass'), 400, 3000],
   loadingOverBrief: [set(base, '/brief/targetWingLoading'), 4000, 1000],

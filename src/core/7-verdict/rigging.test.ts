@@ -132,3 +132,25 @@ describe('measured angles together', () => {
     expect(run(change(design, ['/surfaces', [design.surfaces[0]]])).rigging.decalageDrawn).toBeNull();
   });
 });
+
+describe('a control that was set off its neutral', () => {
+  const set = (angle: number) =>
+    analyse(change(trimmedAt(0.1), ['/surfaces/tail/controls/elevator/asBuilt', { left: angle, right: angle }]), {
+      without: ['bands', 'workings'],
+    });
+
+  test('is judged with the other measured angles, and mended at its linkage', () => {
+    const found = set(4).findings.find(({ id }) => id === 'builtAngle')!;
+    expect(said(found.message)).toMatch(/stands 4.0° down of its neutral/);
+    expect(found.severity).toBe('caution');
+    expect(found.remedies.map(({ label }) => said(label)).join()).toMatch(/to its neutral at its linkage/);
+    expect(set(0.1).findings.some(({ id }) => id === 'builtAngle')).toBe(false);
+  });
+
+  test('moves the hands-off lift by what is said', () => {
+    const [off, true_] = [set(2), set(0)];
+    const found = off.findings.find(({ id }) => id === 'builtAngle')!;
+    const moved = off.rigging.handsOffLift! - true_.rigging.handsOffLift!;
+    expect(found.numbers['moved']!.value / moved).toBeCloseTo(1, 0);
+  });
+});

@@ -58,6 +58,7 @@ export function sectionFor(recipe: Recipe, chord: number, board: number): Sectio
         camber: tailless || recipe.tail === 'canard' ? 0.02 : 0.045,
         camberPosition: 0.38,
         openBelow: true,
+        ribSpacing: 120,
       };
     case 'folded':
       return {

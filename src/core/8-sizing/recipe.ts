@@ -110,8 +110,8 @@ const GLIDER: Recipe = {
   build: 'curved',
   aspectRatio: 10,
   taper: 0.7,
-  horizontalVolume: 0.42,
-  verticalVolume: 0.028,
+  horizontalVolume: 0.56,
+  verticalVolume: 0.03,
 };
 
 /** Three layouts that suit each purpose, most usual first. */

@@ -13,9 +13,15 @@ import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { grams, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import { massOf, motorsFor, solveSize } from './solveSize';
+import { roundSizes } from './roundSizes';
 import { buildRecipe, type BuildInput, isTailless } from './buildRecipe';
 import { wingSizes } from './drawPlan';
 import type { Recipe } from './recipe';
+import { field } from '@/core/2-document/edit/field';
+import { withFields } from '@/core/2-document/edit/withFields';
+import { isPitchTail } from '@/core/2-document/schema/roles';
+import { hingeClearances, LEAST_GAP } from '@/core/3-shape/geometry/hingeClearance';
+import { controlsOf, PITCH_CONTROLS } from '@/core/7-verdict/changes';
 import { type Targets, targetsOf } from '@/core/6-groups/ceilings/briefTargets';
 
 /** One layout sized for a brief, or why it cannot be. */
@@ -37,6 +43,8 @@ export interface SizingInput {
   readonly brief: Brief;
   readonly conditions: Design['conditions'];
   readonly materials: Design['materials'];
+  /** Spans and chords come out in whole steps of this, as the builder’s ruler has them [mm]; 5 mm without it. */
+  readonly step?: number;
 }
 
 /** A first lift coefficient at the stall, before the lattice says better. */
@@ -52,6 +60,11 @@ const FIRST_NOSE = { canard: 3.6, other: 1.1 } as const;
 const GRID = { strips: 10, chordwise: 4 } as const;
 const ROUNDS = 12;
 const SETTLED = 0.02;
+/**
+ * Aimed a little lighter than the bound, so that what does not settle to the last
+ * percent stays within it; a control in the wing that is set up costs lift besides.
+ */
+const ROOM = { tailless: 0.9, other: 0.95 } as const;
 
 /** Where no board is named: the one that most builders start with. */
 const USUAL_BOARD = materialSchema.parse({ id: 'board5', name: 'Faced board 5 mm', thickness: 5, arealDensity: 410 });
@@ -66,6 +79,7 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
   const input = asked.materials.length > 0 ? asked : { ...asked, materials: [USUAL_BOARD] };
   const { recipe, brief } = input;
   const air = airAt(input.conditions.elevation, input.conditions.temperature);
+  const room = ROOM[isTailless(recipe) ? 'tailless' : 'other'];
   const remarks = new Set<Words>();
   let maximumLift = FIRST_MAXIMUM_LIFT[recipe.build];
   let targets = targetsOf(brief, air, maximumLift);
@@ -82,7 +96,7 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
     const conditions = { ...input.conditions, cruiseSpeed: Math.round(targets.cruiseSpeed * 10) / 10 };
     const solved = solveSize(
       { ...input, conditions, noseLength, trimAngle, noseOverChord },
-      targets.wingLoading,
+      targets.wingLoading * room,
       motors,
     );
     if ('because' in solved) {
@@ -105,18 +119,19 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
     numbers = numbersOf(design, { grid: GRID });
     // Half a step at a time: size, section data and nose length chase one another.
     if (numbers.stall.liftCoefficient !== null) maximumLift = (maximumLift + numbers.stall.liftCoefficient) / 2;
-    targets = targetsOf(brief, air, maximumLift);
+    targets = targetsOf(brief, air, maximumLift, numbers.mass.total ?? undefined);
     const next = trimmedAngle(recipe, numbers, trimAngle, previous);
     if (numbers.trim.elevator !== null) previous = { angle: trimAngle, elevator: numbers.trim.elevator };
     const off = (is: number | null, wanted: number) => Math.abs((is ?? Infinity) / wanted - 1);
     const isSettled =
-      off(numbers.mass.wingLoading, targets.wingLoading) < SETTLED &&
-      off(numbers.speeds.stall, targets.stallSpeed) < 2 * SETTLED;
+      off(numbers.mass.wingLoading, room * targets.wingLoading) < SETTLED &&
+      off(numbers.speeds.stall, targets.stallSpeed) < 3 * SETTLED &&
+      (numbers.speeds.stall ?? Infinity) <= targets.stallSpeed;
     if (round > 1) motors = [build.motor];
     if (round > 1 && isSettled && Math.abs(next - trimAngle) < 1) break;
     trimAngle = next;
   }
-  design = slidePack(designSchema.parse({ ...design, surfaces: design!.surfaces }), numbers!);
+  design = trimmedOut(slidePack(designSchema.parse({ ...design, surfaces: design!.surfaces }), numbers!), input.step);
   return {
     kind: 'sized',
     candidate: {
@@ -194,6 +209,77 @@ function slidePack(design: Design, numbers: Candidate['analysis']): Design {
   };
 }
 
+/** Rounds until a change of the angles moves neither trim nor balance that a builder would see. */
+const TRIM_ROUNDS = 3;
+
+/**
+ * The last touches of a builder: whole spans and chords, controls cut free of the fuselage, the thrust
+ * line through the balance point, the tail
+ * turned to a tenth of a degree, the neutral of a control in the wing set so
+ * that it flies hands off, and the pack slid to where it then balances.
+ */
+function trimmedOut(drawn: Design, step?: number): Design {
+  let design = cutFree(roundSizes(drawn, step));
+  for (let round = 0; round < TRIM_ROUNDS; round++) {
+    const numbers = numbersOf(design, { grid: GRID });
+    design = slidePack(withNeutralTrim(withThrustThrough(design, numbers), numbers), numbers);
+  }
+  return design;
+}
+
+/** Thrust lines further off the datum than this are not drawn [°]. */
+const STEEPEST_THRUST = 5;
+
+/** The thrust line laid through the balance point, so that the throttle does not pitch it: tan τ = Δz/Δx. */
+function withThrustThrough(design: Design, { mass }: Candidate['analysis']): Design {
+  if (mass.cg === null) return design;
+  const [x, , z] = mass.cg.map(millimetresFromMetres) as [number, number, number];
+  return withFields(
+    design,
+    design.propulsion.map(({ id, position }) => {
+      const tilt = half(degreesFromRadians(Math.atan((position.z - z) / (position.x - x))));
+      return field('propulsion', id, 'downThrust').to(
+        Math.max(-STEEPEST_THRUST, Math.min(STEEPEST_THRUST, Number.isFinite(tilt) ? tilt : 0)),
+      );
+    }),
+  );
+}
+
+/** Controls begin where they pass the bodies beside them. */
+function cutFree(design: Design): Design {
+  const tight = hingeClearances(design).filter(({ gap }) => gap < LEAST_GAP + 1);
+  return {
+    ...design,
+    surfaces: design.surfaces.map((surface) => ({
+      ...surface,
+      controls: surface.controls.map((control) => {
+        const missing = tight.find((entry) => entry.surface === surface.id && entry.control === control.id);
+        const more = missing ? (LEAST_GAP + 1 - missing.gap) / surface.stations.at(-1)!.distanceFromRoot : 0;
+        return { ...control, from: (Math.ceil((control.from + more) * 1000) / 1000) as typeof control.from };
+      }),
+    })),
+  };
+}
+
+function withNeutralTrim(design: Design, { trim }: Candidate['analysis']): Design {
+  const tail = design.surfaces.find(isPitchTail);
+  if (tail) {
+    if (trim.tailIncidence === null) return design;
+    const incidence = Math.max(-8, Math.min(10, tenth(degreesFromRadians(trim.tailIncidence))));
+    return withFields(design, [field('surfaces', tail.id, 'incidence').to(incidence)]);
+  }
+  const turn = trim.elevator === null ? 0 : degreesFromRadians(trim.elevator);
+  return withFields(
+    design,
+    controlsOf(design, PITCH_CONTROLS).map(({ surface, control }) =>
+      field('surfaces', surface.id, 'controls', control.id, 'neutral').to(
+        Math.max(-12, Math.min(12, half(control.neutral + turn))),
+      ),
+    ),
+  );
+}
+
+const tenth = (degrees: number) => Math.round(degrees * 10) / 10;
 const half = (degrees: number) => Math.round(degrees * 2) / 2;
 
 /** The angle at which the pitch control would be neutral at cruise: of the tail as computed, of a tip by secant. */

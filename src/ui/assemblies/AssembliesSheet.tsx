@@ -22,12 +22,12 @@ export function AssembliesSheet({ design }: { readonly design: Design }) {
   const attempt = (outcome: EditOutcome) => setFault(outcome?.message ?? null);
   return (
     <>
-      <p className="mt-2 text-sm text-faint">
+      <p className="mt-2 text-read text-faint">
         Bind a wing, a tail, a pod or a set of equipment together. Shared, it is one thing in several designs: change it
         in one and the others follow. Swap it, or try all combinations at once.
       </p>
       {fault && (
-        <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+        <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-read">
           It was not done: <Say words={fault} />
         </p>
       )}
@@ -37,7 +37,7 @@ export function AssembliesSheet({ design }: { readonly design: Design }) {
             <div className="flex items-center gap-2">
               <span className="min-w-0 flex-1">
                 <span className="font-medium">{assembly.name}</span>{' '}
-                <span className="text-[13px] text-faint">
+                <span className="text-label text-faint">
                   {assembly.kind}
                   {assembly.sharedId !== undefined && ' · shared'} ·{' '}
                   {memberNames(design, assembly).join(', ') || 'empty'}

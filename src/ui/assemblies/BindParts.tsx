@@ -46,16 +46,16 @@ export function BindParts({
   };
   return (
     <section className="mt-4 border-t border-rule pt-3" aria-label="Bind parts together">
-      <h3 className="text-[13px] font-semibold tracking-wide uppercase">Bind parts together</h3>
+      <h3 className="text-label font-semibold tracking-wide uppercase">Bind parts together</h3>
       <div className="mt-1 grid grid-cols-2 gap-2">
         <SelectField label="Kind" value={kind} options={KINDS} onChange={setKind} />
-        <label className="text-[13px] text-faint">
+        <label className="text-label text-faint">
           Name of the assembly
           <input
             value={name}
             maxLength={200}
             onChange={(event) => setName(event.target.value)}
-            className="block w-full rounded-sm border border-rule bg-white px-1.5 py-1 text-[15px] text-graphite"
+            className="block w-full rounded-sm border border-rule bg-white px-1.5 py-1 text-lead text-graphite"
           />
         </label>
       </div>

@@ -51,7 +51,7 @@ export function Combinations({ design, shared }: CombinationsProps) {
   };
   return (
     <section className="mt-4 border-t border-rule pt-3" aria-label="Combinations">
-      <h3 className="text-[13px] font-semibold tracking-wide uppercase">Combinations</h3>
+      <h3 className="text-label font-semibold tracking-wide uppercase">Combinations</h3>
       {candidates
         .filter(({ choices }) => choices.length > 1)
         .map(({ assembly, choices }) => (
@@ -72,7 +72,7 @@ export function Combinations({ design, shared }: CombinationsProps) {
           {count === 0 ? 'Tick what to try' : `Try ${count === 1 ? 'it' : `all ${count}`}`}
         </Button>
         {count > MOST_COMBINATIONS && (
-          <span className="text-sm text-caution">At most {MOST_COMBINATIONS} at once.</span>
+          <span className="text-read text-caution">At most {MOST_COMBINATIONS} at once.</span>
         )}
         {left > 0 && (
           <>
@@ -114,7 +114,7 @@ function Results({ slots, results }: ResultsProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   return (
-    <table className="mt-2 w-full text-[13px]" data-testid="combinations">
+    <table className="mt-2 w-full text-label" data-testid="combinations">
       <thead>
         <tr className="text-left text-faint">
           {['Combination', 'Weight', 'Stall', 'Margin', 'Found'].map((head) => (

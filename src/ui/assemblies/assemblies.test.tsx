@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
-import { Now, show } from '#/tests/render';
+import { choose, Now, show } from '#/tests/render';
 import { settle } from '#/tests/session';
 import type { Design } from '@/core/2-document/schema/design';
 import { AssembliesSheet } from './AssembliesSheet';
@@ -85,7 +85,7 @@ describe('assemblies', () => {
 
   test('a name may be left out: the kind is its name', async () => {
     const { hand, design } = await sheet(loose('evening-lifter'));
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Kind' }), 'Tail');
+    await choose(hand, 'Kind', 'Tail');
     await hand.click(screen.getByRole('checkbox', { name: /tailplane/i }));
     await hand.click(screen.getByRole('button', { name: /^Bind 1 part together/ }));
     expect(design().assemblies).toMatchObject([{ name: 'Tail', kind: 'tail' }]);

@@ -33,7 +33,7 @@ function Wanted({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const set = useSet();
   return (
-    <Section title="Wanted">
+    <Section title="Wanted" isRare>
       <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
         <QuantityField
           label="Least static margin"

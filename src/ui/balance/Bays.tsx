@@ -65,7 +65,7 @@ export function Bays({ design }: { readonly design: Design }) {
           onChange={letSlide}
         />
       )}
-      {design.massItems.length === 0 && <p className="text-[13px] text-faint">There is no equipment yet.</p>}
+      {design.massItems.length === 0 && <p className="text-label text-faint">There is no equipment yet.</p>}
     </Section>
   );
 }

@@ -5,7 +5,8 @@ import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { decimal, formatMass, sentence } from '@/words/formatQuantity';
-import { analyseVariant, setFields } from '@/store/edit';
+import { analyseVariant, previewRemedy, setFields } from '@/store/edit';
+import { previewDropped } from '@/store/analysisSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
@@ -18,8 +19,12 @@ type Goal = 'window' | 'margin' | 'place';
 /** What each of these ways does; those of an earlier target are not shown. */
 interface Found {
   readonly ways: readonly BalanceWay[];
-  readonly effects: Readonly<Record<string, Analysis>>;
+  /** Each as it was mended until it meets what was asked for, and what it comes to. */
+  readonly reached: Readonly<Record<string, { readonly way: BalanceWay; readonly analysis: Analysis }>>;
 }
+
+/** A way is computed and mended so often at most. */
+const MOST_TURNS = 4;
 
 /** Where to balance, and each way to get there with what it does to margin and weight. */
 export function BringItTo({ design }: { readonly design: Design }) {
@@ -29,7 +34,7 @@ export function BringItTo({ design }: { readonly design: Design }) {
   const [goal, setGoal] = useState<Goal>('margin');
   const [margin, setMargin] = useState<number | null>(null);
   const [place, setPlace] = useState<number | null>(null);
-  const [found, setFound] = useState<Found>({ ways: [], effects: {} });
+  const [found, setFound] = useState<Found>({ ways: [], reached: {} });
   const wantedMargin =
     margin ?? (design.balance.minimumStaticMargin + Math.min(design.balance.maximumStaticMargin, 0.15)) / 2;
   const target = analysis && targetOf(analysis, goal, wantedMargin, place);
@@ -41,18 +46,28 @@ export function BringItTo({ design }: { readonly design: Design }) {
   useEffect(() => {
     // Each is a whole analysis; a newer target ends those under way.
     const asking = new AbortController();
-    for (const way of ways)
-      void dispatch(analyseVariant(withFields(design, way.change), asking)).then((result) => {
-        if (result && !asking.signal.aborted)
+    const follow = async (first: BalanceWay) => {
+      let way = first;
+      for (let turn = 0; turn <= MOST_TURNS; turn++) {
+        const analysis = await dispatch(analyseVariant(withFields(design, way.change), asking));
+        if (!analysis || asking.signal.aborted) return;
+        const better = turn < MOST_TURNS ? (way.mend?.(analysis) ?? null) : null;
+        if (!better) {
+          const reached = { way, analysis };
           setFound((before) => ({
             ways,
-            effects: { ...(before.ways === ways ? before.effects : {}), [way.id]: result },
+            reached: { ...(before.ways === ways ? before.reached : {}), [first.id]: reached },
           }));
-      });
+          return;
+        }
+        way = better;
+      }
+    };
+    for (const way of ways) void follow(way);
     return () => asking.abort();
   }, [ways, design, dispatch]);
 
-  const effects = found.ways === ways ? found.effects : {};
+  const reached = found.ways === ways ? found.reached : {};
   if (!analysis || analysis.mass.cg === null) return null;
   return (
     <Section title="Bring it to">
@@ -92,23 +107,29 @@ export function BringItTo({ design }: { readonly design: Design }) {
         )}
       </div>
       {ways.length === 0 && (
-        <p className="mt-1.5 text-[13px] text-faint">
+        <p className="mt-1.5 text-label text-faint">
           {target === null
             ? 'There is no such place: the limits cross, or the neutral point is not known.'
             : 'Nothing can be moved for it yet. Let a part slide in a bay, or add ballast.'}
         </p>
       )}
       <ul className="mt-1.5" data-testid="ways">
-        {ways.map((way) => (
-          <Way
-            key={way.id}
-            way={way}
-            effect={effects[way.id]}
-            before={analysis}
-            units={units}
-            onTake={() => dispatch(setFields(way.change))}
-          />
-        ))}
+        {ways.map((first) => {
+          const { way, analysis: effect } = reached[first.id] ?? { way: first, analysis: undefined };
+          return (
+            <Way
+              key={way.id}
+              way={way}
+              effect={effect}
+              before={analysis}
+              units={units}
+              onLook={(isLooking) =>
+                dispatch(isLooking ? previewRemedy({ label: way.label, change: way.change }) : previewDropped())
+              }
+              onTake={() => dispatch(setFields(way.change))}
+            />
+          );
+        })}
       </ul>
     </Section>
   );
@@ -131,30 +152,39 @@ interface WayProps {
   readonly effect: Analysis | undefined;
   readonly before: Analysis;
   readonly units: Parameters<typeof formatMass>[1];
+  /** Pointed at or focused: what it does is drawn before it is taken. */
+  readonly onLook: (isLooking: boolean) => void;
   readonly onTake: () => void;
 }
 
-function Way({ way, effect, before, units, onTake }: WayProps) {
+function Way({ way, effect, before, units, onLook, onTake }: WayProps) {
   const gained =
     effect && before.mass.total !== null && effect.mass.total !== null
       ? gramsFromKilograms(effect.mass.total - before.mass.total)
       : 0;
   return (
-    <li className="flex items-start gap-2 border-t border-soft py-1 text-sm">
+    <li className="flex items-start gap-2 border-t border-soft py-1 text-read">
       <span className="min-w-0 flex-1">
         <Say words={way.label} />
-        <span className="block text-[13px] text-faint">
+        <span className="block text-label text-faint">
           {effect?.pitch.staticMargin != null
             ? `then ${decimal(effect.pitch.staticMargin * 100, 1)} % margin${Math.abs(gained) >= 0.5 ? `, ${gained > 0 ? '+' : '−'}${formatMass(Math.abs(gained), units)}` : ', no heavier'}`
             : 'computing…'}
         </span>
         {way.because && (
-          <span className="block text-[13px] text-caution">
+          <span className="block text-label text-caution">
             <Say words={way.because} />
           </span>
         )}
       </span>
-      <Button onClick={onTake} aria-label={`Take: ${sentence(way.label, units)}`}>
+      <Button
+        onClick={onTake}
+        onPointerEnter={() => onLook(true)}
+        onPointerLeave={() => onLook(false)}
+        onFocus={() => onLook(true)}
+        onBlur={() => onLook(false)}
+        aria-label={`Take: ${sentence(way.label, units)}`}
+      >
         Take
       </Button>
     </li>

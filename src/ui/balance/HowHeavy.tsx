@@ -17,6 +17,13 @@ const NAMES: Record<Ceiling['reason'], string> = {
   class: 'Class',
 };
 
+/** What stands behind a ceiling. */
+const KINDS: Record<Ceiling['kind'], string> = {
+  physics: 'physics',
+  habit: 'habit of the purpose, no law',
+  rule: 'a rule that was set',
+};
+
 /** How heavy it may get for each reason, and ballast at the balance point for more speed. */
 export function HowHeavy({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
@@ -30,12 +37,15 @@ export function HowHeavy({ design }: { readonly design: Design }) {
   const wanted = speed ?? Math.round(cruise * 1.2 * 2) / 2;
   const ballast = ballastForSpeed(total, cruise, wanted);
   return (
-    <Section title="How heavy it may get">
+    <Section title="How heavy it may get" isRare>
       <ul data-testid="ceilings">
         {ceilings.map((ceiling) => (
-          <li key={ceiling.reason} className="border-b border-soft py-1 text-[13px]">
+          <li key={ceiling.reason} className="border-b border-soft py-1 text-label">
             <span className="flex justify-between gap-2">
-              <span className={ceiling === least ? 'font-semibold' : ''}>{NAMES[ceiling.reason]}</span>
+              <span className={ceiling === least ? 'font-semibold' : ''}>
+                {NAMES[ceiling.reason]}
+                <span className="font-normal text-faint"> · {KINDS[ceiling.kind]}</span>
+              </span>
               <span className={`font-medium ${ceiling.mass !== null && ceiling.mass < total ? 'text-caution' : ''}`}>
                 {ceiling.mass === null ? 'not known' : formatMass(gramsFromKilograms(ceiling.mass), units)}
               </span>
@@ -57,7 +67,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
             return null;
           }}
         />
-        <p className="pb-1 text-[13px]">
+        <p className="pb-1 text-label">
           {ballast > 0
             ? `asks for ${formatMass(gramsFromKilograms(ballast), units)} at the balance point`
             : 'needs no ballast'}
@@ -67,7 +77,7 @@ export function HowHeavy({ design }: { readonly design: Design }) {
         <Fact label="It then makes way against">{formatSpeed(Math.max(0, (wanted - 2) / 1.6), units)} of wind</Fact>
       )}
       {least && total + ballast > least.mass! && (
-        <p className="mt-1 text-[13px] text-caution">
+        <p className="mt-1 text-label text-caution">
           That is over the ceiling of {formatMass(gramsFromKilograms(least.mass!), units)}:{' '}
           <Say words={least.because} />.
         </p>

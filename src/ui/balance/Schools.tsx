@@ -14,8 +14,8 @@ export function Schools() {
       ? (window.aft + Math.max(window.forward, window.aft - 0.15 * (reference.meanChord ?? 0))) / 2
       : null;
   return (
-    <Section title="Rules of thumb beside it">
-      <table className="w-full text-[13px]" data-testid="schools">
+    <Section title="Rules of thumb beside it" isRare>
+      <table className="w-full text-label" data-testid="schools">
         <caption className="sr-only">Where each rule would put the balance point, from the datum</caption>
         <tbody>
           {schools.map((school) => (

@@ -2,7 +2,7 @@ import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/c
 import { useEffect, useMemo, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
-import type { MassItem } from '@/core/2-document/schema/airframe';
+import { type MassItem, massItemSchema } from '@/core/2-document/schema/airframe';
 import { EQUIPMENT } from '@/core/2-document/catalogue/library';
 import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { analyseVariant, editDesign } from '@/store/edit';
@@ -30,16 +30,14 @@ export function TryAdding({ design }: { readonly design: Design }) {
     if (!part) return null;
     let item = part.id;
     for (let number = 2; design.massItems.some((other) => other.id === item); number++) item = `${part.id}${number}`;
-    const added: MassItem = {
+    const added: MassItem = massItemSchema.parse({
       id: item,
       name: part.name,
       category: part.category,
       mass: part.mass,
       size: { ...part.size },
       position: { x, y: 0, z: part.category === 'undercarriage' ? -70 : 0 },
-      mirrored: false,
-      attachment: { kind: 'fixed' },
-    };
+    });
     return { ...design, massItems: [...design.massItems, added] };
   }, [design, part, x]);
 
@@ -54,7 +52,7 @@ export function TryAdding({ design }: { readonly design: Design }) {
 
   const then = found && found.of === changed ? found.analysis : null;
   return (
-    <Section title="What adding would do">
+    <Section title="What adding would do" isRare>
       <div className="grid grid-cols-[1.5fr_1fr] gap-x-2">
         <SelectField
           label="Put in"

@@ -1,7 +1,9 @@
+import { CheckField } from '../fields/CheckField';
 import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { bellyClearance, undercarriageOf } from '@/core/4-weight/undercarriage';
+import { wheelSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
@@ -35,14 +37,13 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
           ...current,
           wheels: [
             ...current.wheels,
-            mirrored
-              ? {
-                  id: `wheel${number}`,
-                  position: { x: Math.round(balance - 45), y: 110, z: -130 },
-                  diameter: 60,
-                  mirrored,
-                }
-              : { id: `wheel${number}`, position: { x: Math.round(rear), y: 0, z: -40 }, diameter: 20, mirrored },
+            wheelSchema.parse({
+              id: `wheel${number}`,
+              mirrored,
+              ...(mirrored
+                ? { position: { x: Math.round(balance - 45), y: 110, z: -130 }, diameter: 60 }
+                : { position: { x: Math.round(rear), y: 0, z: -40 }, diameter: 20 }),
+            }),
           ],
         };
       }),
@@ -50,6 +51,7 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
   return (
     <Section
       title="Undercarriage"
+      isRare
       aside={
         <span className="flex gap-1">
           <Button onClick={() => add(true)}>
@@ -62,7 +64,7 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
       }
     >
       {design.wheels.length === 0 && (
-        <p className="text-[13px] text-faint">
+        <p className="text-label text-faint">
           It lands on its belly.
           {belly !== null &&
             (belly >= 0
@@ -88,7 +90,7 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
                   onCommit={set(field('wheels', wheel.id, 'position', 'y'))}
                 />
               ) : (
-                <span className="pb-1 text-[13px] text-faint">centre</span>
+                <span className="pb-1 text-label text-faint">centre</span>
               )}
               <QuantityField
                 label={`${index + 1} up`}
@@ -115,6 +117,27 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
                   )
                 }
               />
+              <QuantityField
+                label={`${index + 1} tyre`}
+                kind="length"
+                value={wheel.width}
+                placeholder="usual"
+                onCommit={set(field('wheels', wheel.id, 'width'))}
+                onClear={() => set(field('wheels', wheel.id, 'width'))(undefined)}
+              />
+              <QuantityField
+                label={`${index + 1} leg ∅`}
+                kind="length"
+                value={wheel.legDiameter}
+                onCommit={set(field('wheels', wheel.id, 'legDiameter'))}
+              />
+              <CheckField
+                className="col-span-2 pb-1"
+                checked={wheel.retracts}
+                onChange={(checked) => set(field('wheels', wheel.id, 'retracts'))(checked)}
+              >
+                drawn in for flight
+              </CheckField>
             </li>
           );
         })}
@@ -133,7 +156,7 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
             </Fact>
           )}
           {gear.words.map((words, index) => (
-            <p key={index} className="mt-1 text-[13px] text-caution">
+            <p key={index} className="mt-1 text-label text-caution">
               <Say words={words} />
             </p>
           ))}

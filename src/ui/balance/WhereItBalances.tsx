@@ -43,7 +43,7 @@ export function WhereItBalances({ design }: { readonly design: Design }) {
         </>
       )}
       {window.forwardBecause !== null && window.aftBecause !== null && (
-        <p className="mt-1.5 text-[13px] text-faint">
+        <p className="mt-1.5 text-label hidden text-faint small:block">
           <strong className="font-semibold text-graphite">Front:</strong> <Say words={window.forwardBecause} />{' '}
           <strong className="font-semibold text-graphite">Rear:</strong> <Say words={window.aftBecause} />
         </p>
@@ -105,7 +105,7 @@ function Stand({ design, total, x }: { readonly design: Design; readonly total: 
           return null;
         }}
       />
-      <p className="col-span-2 text-[13px]">
+      <p className="col-span-2 text-label">
         {readings
           ? `Scales should read ${formatMass(gramsFromKilograms(readings.front), units, 1)} in front and ${formatMass(gramsFromKilograms(readings.rear), units, 1)} behind.`
           : 'The rear support must lie behind the front one.'}

@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
-import { fill, Now, show } from '#/tests/render';
+import { choose, fill, Now, show } from '#/tests/render';
 import { BalanceStage } from './BalanceStage';
 
 afterEach(cleanup);
@@ -28,13 +28,13 @@ describe('bring it to', () => {
 
   test('the middle of the window is between its ends; a place is where it says', async () => {
     const { hand, analysis } = await stage('reef-surveyor');
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Balance at' }), 'the middle of the window');
+    await choose(hand, 'Balance at', 'the middle of the window');
     const { forward, aft } = analysis().window;
     const way = async () =>
       (await within(screen.getByTestId('ways')).findAllByRole('button', { name: /^Take: .*ballast/i }))[0]!;
     await hand.click(await way());
     await waitFor(() => expect(analysis().mass.cg![0]).toBeCloseTo((forward! + aft!) / 2, 9));
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Balance at' }), 'a place');
+    await choose(hand, 'Balance at', 'a place');
     const [place] = screen.getAllByRole('textbox', { name: 'Aft of the datum' });
     await hand.clear(place!);
     await hand.type(place!, '245{Enter}');
@@ -64,7 +64,7 @@ describe('where it balances', () => {
   test('a part that is allowed to slide gets a bay about its place', async () => {
     const { hand, design } = await stage('lagoon-postman');
     const receiver = design().massItems.find(({ category }) => category === 'receiver')!;
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Let another part slide' }), receiver.id);
+    await choose(hand, 'Let another part slide', receiver.name);
     const now = design().massItems.find(({ id }) => id === receiver.id)!;
     expect(now.attachment).toEqual({
       kind: 'slides',
@@ -79,7 +79,7 @@ describe('what adding would do', () => {
   test('it is told before it is done, and then it is so', async () => {
     const { hand, design, analysis } = await stage('lagoon-postman');
     const before = design();
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Put in' }), 'cameraAction');
+    await choose(hand, 'Put in', /^Camera, action size/);
     const fields = screen.getAllByRole('textbox', { name: 'Aft of the datum' });
     await hand.clear(fields.at(-1)!);
     await hand.type(fields.at(-1)!, '100{Enter}');

@@ -1,18 +1,23 @@
 import { isLevel } from '@/core/2-document/schema/roles';
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
+import { millimetresFromMetres, MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
+import { balanceVerdict } from '@/core/7-verdict/balanceVerdict';
+import { balanceWords } from '@/words/balanceWords';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { slidingItems } from '@/core/4-weight/placement';
-import { decimal, formatLength } from '@/words/formatQuantity';
-import { useAppSelector } from '@/store/hooks';
+import { decimal, formatLength, inchFraction } from '@/words/formatQuantity';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { paneShown } from '@/store/settingsSlice';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
 import { itemHandle } from '../drawing/handles';
 import { HandleMark } from '../drawing/HandleMark';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
+import { IconButton } from '../shell/buttons';
 import { PacedProvider } from '../shell/PacedProvider';
 import { Say } from '../numbers/Say';
 
@@ -32,6 +37,8 @@ interface BeamScale {
 /** The airframe's length to scale: chords, window, neutral point, where it balances, and the pack to slide. */
 export function BalanceBeam() {
   const design = useAppSelector((state) => state.document.present!);
+  const isWhole = useAppSelector((state) => state.settings.panes.beam);
+  const dispatch = useAppDispatch();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const { xMin, xMax } = useMemo(() => extentsOf(design, placed), [design, placed]);
@@ -40,13 +47,25 @@ export function BalanceBeam() {
     return { from: xMin, to: xMax, scale, u: (millimetres) => SIDE + (millimetres - xMin) * scale };
   }, [width, xMin, xMax]);
   return (
-    <section aria-label="Balance" className="flex h-[132px] shrink-0 border-t border-graphite bg-sheet contain-strict">
-      <div className="w-[248px] shrink-0 border-r border-rule px-3 py-2">
+    <section
+      aria-label="Balance"
+      className={`relative flex shrink-0 border-t border-graphite bg-sheet contain-strict low:h-9 phone:h-9 ${isWhole ? 'h-[132px]' : 'h-9'}`}
+    >
+      <div
+        className={`shrink-0 px-3 low:w-full low:py-1.5 phone:w-full phone:py-1 ${isWhole ? 'w-[248px] border-r border-rule py-2 low:border-r-0 phone:border-r-0' : 'w-full py-1.5'}`}
+      >
         <PacedProvider>
-          <Verdict />
+          <Verdict isLine={!isWhole} />
         </PacedProvider>
       </div>
-      <div className="min-w-0 flex-1" ref={ref}>
+      <IconButton
+        label={isWhole ? 'Fold the beam to one line' : 'Show the whole beam'}
+        icon={isWhole ? <ChevronDown size={16} /> : <ChevronUp size={16} />}
+        aria-expanded={isWhole}
+        className="absolute top-0.5 right-0.5 z-10 low:hidden phone:hidden"
+        onClick={() => dispatch(paneShown({ pane: 'beam', isShown: !isWhole }))}
+      />
+      <div className={`min-w-0 flex-1 low:hidden phone:hidden ${isWhole ? '' : 'hidden'}`} ref={ref}>
         {width > 0 && (
           <svg
             width={width}
@@ -214,17 +233,28 @@ function Ghost({ analysis, u }: MarksProps) {
   );
 }
 
-const Ticks = memo(function Ticks({ beam: { from, to, u } }: { readonly beam: BeamScale }) {
-  const step = to - from > 1500 ? 200 : to - from > 500 ? 100 : 50;
-  const first = Math.ceil(from / step) * step;
-  const places = Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, index) => first + index * step);
+/** Steps between ticks that may be in the chosen unit [mm]. */
+const STEPS = {
+  mm: [10, 20, 50, 100, 200, 500, 1000],
+  in: [0.5, 1, 2, 4, 6, 12, 24, 48].map((inches) => inches * MILLIMETRES_PER_INCH),
+} as const;
+/** Room that a tick and its number want [px]. */
+const TICK_ROOM = 44;
+
+const Ticks = memo(function Ticks({ beam: { from, to, scale, u } }: { readonly beam: BeamScale }) {
+  const { length } = useAppSelector((state) => state.settings.units);
+  const isInches = length === 'in';
+  const steps = STEPS[isInches ? 'in' : 'mm'];
+  const step = steps.find((candidate) => candidate * scale >= TICK_ROOM) ?? steps.at(-1)!;
+  const first = Math.ceil(from / step);
+  const places = Array.from({ length: Math.floor(to / step) - first + 1 }, (_, index) => (first + index) * step);
   return (
-    <g stroke="var(--color-rule)" fontSize={10} fill="var(--color-faint)">
+    <g stroke="var(--color-rule)" fontSize={10} fill="var(--color-faint)" data-testid="beam-ticks">
       {places.map((place) => (
         <g key={place}>
           <path d={`M${u(place)} ${BEAM + 6} v8`} />
           <text x={u(place)} y={BEAM + 23} textAnchor="middle" stroke="none">
-            {place}
+            {isInches ? inchFraction(place) : Math.round(place)}
           </text>
         </g>
       ))}
@@ -233,49 +263,41 @@ const Ticks = memo(function Ticks({ beam: { from, to, u } }: { readonly beam: Be
 });
 
 /** The verdict in words, so that the beam is not the only carrier of it. */
-function Verdict() {
+function Verdict({ isLine }: { readonly isLine: boolean }) {
   const { current, preview } = useAppSelector((state) => state.analysis);
   const analysis = preview?.analysis ?? current;
   const previewing = preview?.remedy.label ?? null;
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return <p className="text-faint">Computing…</p>;
-  const { pitch, mass, window } = analysis;
-  const balance = mass.cg?.[0];
-  if (balance === undefined || pitch.staticMargin === null || window.aft === null || window.forward === null) {
+  const { pitch, window } = analysis;
+  const verdict = balanceVerdict(analysis);
+  const inside = verdict.kind === 'inside';
+  if (verdict.kind === 'unknown' || pitch.staticMargin === null || window.aft === null || window.forward === null)
     return (
-      <p className="text-sm">
+      <p className="text-read">
         <Say words={pitch.reasons['staticMargin'] ?? pitch.reasons['neutralPoint'] ?? 'Not enough is known yet.'} />
       </p>
     );
-  }
-  const behind = balance - window.aft;
-  const ahead = window.forward - balance;
-  const inside = behind <= 0 && ahead <= 0;
-  const verdict =
-    window.aft <= window.forward
-      ? 'There is no window'
-      : inside
-        ? 'Balances inside its window'
-        : behind > 0
-          ? `Balances ${formatLength(millimetresFromMetres(behind), units, 0)} too far back`
-          : `Balances ${formatLength(millimetresFromMetres(ahead), units, 0)} too far forward`;
   return (
-    <div aria-live="polite">
+    <div
+      aria-live="polite"
+      className={`low:flex low:items-baseline low:gap-3 phone:flex phone:items-baseline phone:justify-between phone:gap-2 ${isLine ? 'flex items-baseline gap-3' : ''}`}
+    >
       {previewing !== null && (
-        <p className="text-xs font-semibold text-balance">
+        <p className="text-note font-semibold text-balance">
           Preview: <Say words={previewing} />
         </p>
       )}
       <p
-        className={`text-[15px] leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`}
+        className={`text-lead leading-tight font-semibold ${inside ? 'text-balance' : 'text-stop'}`}
         data-testid="verdict"
       >
-        {verdict}
+        {balanceWords(verdict, units)}
       </p>
-      <p className="mt-1 text-[13px]">
+      <p className={`text-label low:mt-0 phone:mt-0 ${isLine ? '' : 'mt-1'}`}>
         Static margin <strong data-number="beam-margin">{decimal(pitch.staticMargin * 100, 1)} %</strong>
       </p>
-      <p className="text-[13px] text-faint">
+      <p className="text-label text-faint phone:hidden">
         Window {formatLength(millimetresFromMetres(window.forward), units, 0)} to{' '}
         {formatLength(millimetresFromMetres(window.aft), units, 0)} from the datum
       </p>

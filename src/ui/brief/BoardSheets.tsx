@@ -4,13 +4,15 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { editDesign } from '@/store/edit';
+import { BOARDS, SHEET_SIZES } from '@/core/2-document/catalogue/boards';
+import { editDesign, setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
+import { Menu, MenuEntry } from '../shell/Menu';
 import { useSet } from '../fields/useSet';
 
 const FACES = [
@@ -24,6 +26,10 @@ export function BoardSheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<string | null>(null);
   const used = new Set([...design.surfaces, ...design.bodies].map(({ construction }) => construction?.material));
+  const put = (sheet: Material) => {
+    dispatch(editDesign((current) => ({ ...current, materials: [...current.materials, sheet] })));
+    setOpen(sheet.id);
+  };
   const add = () => {
     let number = design.materials.length + 1;
     while (design.materials.some(({ id }) => id === `board-${number}`)) number++;
@@ -36,16 +42,32 @@ export function BoardSheets({ design }: { readonly design: Design }) {
       sheetLength: 1000,
       sheetWidth: 700,
     };
-    dispatch(editDesign((current) => ({ ...current, materials: [...current.materials, sheet] })));
-    setOpen(sheet.id);
+    put(sheet);
   };
   return (
     <Section
       title="Boards"
+      isRare
       aside={
-        <Button onClick={add}>
-          <Plus size={14} aria-hidden="true" /> Add
-        </Button>
+        <span className="flex gap-1">
+          <Menu
+            align="end"
+            trigger={
+              <Button>
+                <Plus size={14} aria-hidden="true" /> From the shelf
+              </Button>
+            }
+          >
+            {BOARDS.filter(({ id }) => !design.materials.some((sheet) => sheet.id === id)).map((sheet) => (
+              <MenuEntry key={sheet.id} onSelect={() => put(sheet)} aside={`${sheet.arealDensity} g/m²`}>
+                {sheet.name}
+              </MenuEntry>
+            ))}
+          </Menu>
+          <Button onClick={add}>
+            <Plus size={14} aria-hidden="true" /> Own
+          </Button>
+        </span>
       }
     >
       <ul className="space-y-1.5">
@@ -54,14 +76,14 @@ export function BoardSheets({ design }: { readonly design: Design }) {
             <div className="flex items-center gap-1.5">
               <button
                 type="button"
-                className="min-w-0 flex-1 cursor-pointer truncate text-left text-sm hover:underline"
+                className="min-w-0 flex-1 cursor-pointer leading-tight text-left text-read hover:underline"
                 aria-expanded={open === sheet.id}
                 onClick={() => setOpen(open === sheet.id ? null : sheet.id)}
               >
                 {sheet.name || sheet.id}
                 {index === 0 && <span className="text-faint"> · used for new layouts</span>}
               </button>
-              <span className="text-[13px] text-faint">{Math.round(sheet.arealDensity)} g/m²</span>
+              <span className="text-label text-faint">{Math.round(sheet.arealDensity)} g/m²</span>
               <IconButton
                 label={`Take ${sheet.name || sheet.id} out`}
                 icon={<Trash2 size={15} />}
@@ -84,7 +106,10 @@ export function BoardSheets({ design }: { readonly design: Design }) {
   );
 }
 
+const sizeOf = ({ sheetLength, sheetWidth }: Material) => `${sheetLength}x${sheetWidth}`;
+
 function SheetFields({ sheet }: { readonly sheet: Material }) {
+  const dispatch = useAppDispatch();
   const set = useSet();
   const squareMetres = squareMetresFromSquareMillimetres(sheet.sheetLength * sheet.sheetWidth);
   return (
@@ -102,6 +127,30 @@ function SheetFields({ sheet }: { readonly sheet: Material }) {
         value={sheet.thickness}
         onCommit={set(field('materials', sheet.id, 'thickness'))}
       />
+      <div className="col-span-3">
+        <SelectField
+          label="Sheets are sold as"
+          value={sizeOf(sheet)}
+          options={[
+            ...SHEET_SIZES.map(
+              ([length, width]) =>
+                [`${length}x${width}`, `${width} × ${length} mm${length < 800 ? ' (20 × 30 in)' : ''}`] as const,
+            ),
+            ...(SHEET_SIZES.some(([length, width]) => sizeOf(sheet) === `${length}x${width}`)
+              ? []
+              : [[sizeOf(sheet), 'as typed'] as const]),
+          ]}
+          onChange={(size) => {
+            const [length, width] = size.split('x').map(Number) as [number, number];
+            dispatch(
+              setFields([
+                field('materials', sheet.id, 'sheetLength').to(length),
+                field('materials', sheet.id, 'sheetWidth').to(width),
+              ]),
+            );
+          }}
+        />
+      </div>
       <QuantityField
         label="Sheet length"
         kind="length"

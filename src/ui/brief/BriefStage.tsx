@@ -24,6 +24,11 @@ const PURPOSES = [
   ['experiment', 'Try something out'],
 ] as const satisfies readonly (readonly [Brief['purpose'], string])[];
 
+const GRIPS = [
+  ['plain', 'its fuselage'],
+  ['good', 'a grip made for it'],
+] as const;
+
 const LAUNCHES = [
   ['hand', 'Thrown by hand'],
   ['wheels', 'Off wheels'],
@@ -79,6 +84,9 @@ export function BriefStage({ design }: { readonly design: Design }) {
             options={LAUNCHES}
             onChange={set(field('brief', 'launch'))}
           />
+          {brief.launch === 'hand' && (
+            <SelectField label="Held by" value={brief.grip} options={GRIPS} onChange={set(field('brief', 'grip'))} />
+          )}
           {LIMITS.map(([key, label, kind]) => (
             <QuantityField
               key={key}
@@ -113,6 +121,7 @@ export function BriefStage({ design }: { readonly design: Design }) {
       <BoardSheets design={design} />
       <Section
         title="In the drawer"
+        isRare
         aside={
           <Button
             onClick={() =>
@@ -124,7 +133,7 @@ export function BriefStage({ design }: { readonly design: Design }) {
         }
       >
         {brief.drawer.length === 0 && (
-          <p className="text-sm text-faint">
+          <p className="text-read text-faint">
             Empty: generic sizes are taken. Motors and packs that you enter are used instead.
           </p>
         )}

@@ -5,15 +5,13 @@ import { plainDesign } from '@/core/2-document/starts';
 import { mixRecipes } from '@/core/8-sizing/recipe';
 import type { SizingResult } from '@/core/8-sizing/sizeDesign';
 import { targetsOf } from '@/core/6-groups/ceilings/briefTargets';
-import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
+import { formatSpeed, formatValue } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { sizeCandidates, sizeOneMore, startFrom } from '@/store/sizing';
-import { cancelSizing } from '@/store/sizing';
-import { PlanThumbnail } from '../designs/PlanThumbnail';
+import { cancelSizing, sizeCandidates, sizeOneMore } from '@/store/sizing';
 import { SelectField } from '../fields/SelectField';
-import { Fact } from '../numbers/Derived';
 import { Button } from '../shell/buttons';
+import { CandidatesTable } from './CandidatesTable';
 import { StartFromDesign } from './StartFromDesign';
 import { Say } from '../numbers/Say';
 
@@ -33,7 +31,7 @@ export function CandidatesBoard({ design }: { readonly design: Design }) {
       role="region"
       aria-label="Layouts for the brief"
     >
-      <Aims design={design} />
+      {results.length === 0 && <Aims design={design} />}
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <Button look="strong" onClick={() => void dispatch(sizeCandidates())} disabled={left > 0}>
           Draw three layouts
@@ -56,7 +54,7 @@ export function CandidatesBoard({ design }: { readonly design: Design }) {
         )}
       </div>
       {failure && (
-        <p role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+        <p role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-2 text-read">
           The layouts could not be sized: {failure}
         </p>
       )}
@@ -67,12 +65,13 @@ export function CandidatesBoard({ design }: { readonly design: Design }) {
           tail is set so that it flies hands off.
         </p>
       )}
-      <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(218px,1fr))] gap-4" aria-live="polite">
-        {results.map((result, index) => (
-          <Layout key={index} result={result} />
-        ))}
-      </ul>
+      {results.length > 0 && <CandidatesTable design={design} results={results} />}
       <Mix results={results} />
+      {results.length > 0 && (
+        <div className="mt-5">
+          <Aims design={design} />
+        </div>
+      )}
     </div>
   );
 }
@@ -83,8 +82,8 @@ function Aims({ design }: { readonly design: Design }) {
   const targets = targetsOf(design.brief, airAt(elevation, temperature), USUAL_MAXIMUM_LIFT);
   return (
     <section aria-label="What the brief asks for">
-      <h2 className="text-[13px] font-semibold tracking-wide uppercase">What the brief asks for</h2>
-      <table className="mt-1 w-full max-w-2xl text-sm">
+      <h2 className="text-label font-semibold tracking-wide uppercase">What the brief asks for</h2>
+      <table className="mt-1 w-full max-w-2xl text-read">
         <tbody>
           {(
             [
@@ -98,7 +97,7 @@ function Aims({ design }: { readonly design: Design }) {
                 {name}
               </th>
               <td className="w-28 font-semibold whitespace-nowrap">{value}</td>
-              <td className="text-[13px] text-faint">
+              <td className="text-label text-faint">
                 <Say words={because} />
               </td>
             </tr>
@@ -106,58 +105,11 @@ function Aims({ design }: { readonly design: Design }) {
         </tbody>
       </table>
       {targets.conflicts.map((conflict, index) => (
-        <p key={index} className="mt-2 border-l-4 border-caution bg-caution-soft p-2 text-sm">
+        <p key={index} className="mt-2 border-l-4 border-caution bg-caution-soft p-2 text-read">
           <Say words={conflict} />
         </p>
       ))}
     </section>
-  );
-}
-
-function Layout({ result }: { readonly result: SizingResult }) {
-  const dispatch = useAppDispatch();
-  const units = useAppSelector((state) => state.settings.units);
-  if (result.kind === 'impossible') {
-    return (
-      <li className="border-t-2 border-caution pt-2 text-sm">
-        <h3 className="font-semibold">{result.recipe.name}</h3>
-        <p className="mt-1 text-caution">
-          <Say words={result.because} />
-        </p>
-      </li>
-    );
-  }
-  const { recipe, design, analysis, remarks } = result.candidate;
-  const { reference, mass, speeds, pitch, window } = analysis;
-  return (
-    <li className="border-t-2 border-graphite pt-2" data-layout={recipe.name}>
-      <h3 className="font-semibold">{recipe.name}</h3>
-      <PlanThumbnail design={design} width={212} height={124} />
-      <p className="mb-1 text-[13px] text-faint">{recipe.because}</p>
-      <Fact label="Span, wing area">
-        {formatValue(reference.span!, 'length', units)}, {formatValue(reference.area!, 'area', units)}
-      </Fact>
-      <Fact label="Weight">{formatValue(mass.total!, 'mass', units)}</Fact>
-      <Fact label="Wing loading">{formatValue(mass.wingLoading!, 'wingLoading', units)}</Fact>
-      <Fact label="Stall, cruise">
-        {speeds.stall === null ? '–' : formatSpeed(speeds.stall, units)},{' '}
-        {formatSpeed(design.conditions.cruiseSpeed, units)}
-      </Fact>
-      <Fact label="Static margin">
-        {pitch.staticMargin === null ? '–' : `${decimal(pitch.staticMargin * 100, 1)} %`}
-      </Fact>
-      {window.forward !== null && window.aft !== null && (
-        <Fact label="Window, width">{formatValue(Math.max(0, window.aft - window.forward), 'length', units)}</Fact>
-      )}
-      {remarks.map((remark, index) => (
-        <p key={index} className="mt-1 border-l-4 border-caution bg-caution-soft p-1.5 text-[13px]">
-          <Say words={remark} />
-        </p>
-      ))}
-      <Button className="mt-2 w-full" onClick={() => dispatch(startFrom(result))}>
-        Start from this
-      </Button>
-    </li>
   );
 }
 

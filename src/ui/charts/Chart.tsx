@@ -1,37 +1,80 @@
 import Plotly from 'plotly.js';
-import type { ComponentProps } from 'react';
 import createPlotlyComponent from 'react-plotly.js/factory';
+import { decimal } from '@/words/formatQuantity';
+import { HiddenTable } from '../sheet/HiddenTable';
 
 const Plot = createPlotlyComponent(Plotly);
 
-export const INK = '#2a2c30';
-export const BALANCE = '#0b6568';
+const INK = '#2a2c30';
+const BALANCE = '#0b6568';
 const GRID = '#e7e1d3';
 
+const LOOKS = {
+  strong: { color: BALANCE, width: 2.5, dash: 'solid' },
+  strongOther: { color: BALANCE, width: 2.5, dash: 'dashdot' },
+  dashed: { color: INK, width: 1.5, dash: 'dash' },
+  dotted: { color: INK, width: 1.5, dash: 'dot' },
+} as const;
+
+/** A line of a chart, in the units of its axes. */
+export interface ChartLine {
+  readonly name: string;
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+  readonly look: keyof typeof LOOKS;
+}
+
 interface ChartProps {
-  readonly data: ComponentProps<typeof Plot>['data'];
+  /** What is drawn, in words: the caption of the table behind it. */
+  readonly caption: string;
+  readonly lines: readonly ChartLine[];
   readonly x: string;
   readonly y?: string;
 }
 
-/** The one look of all charts: ink on paper, nothing that leads outside. */
-export default function Chart({ data, x, y }: ChartProps) {
+/** So many points of a line are told to those who hear it. */
+const TOLD = 6;
+/** Height of the plot with its axis, and of a line of names under it [px]. */
+const PLOT = 196;
+const NAMES = 19;
+
+/** The one look of all charts: ink on paper, names under the data, nothing that leads outside; its numbers as a table behind it. */
+export default function Chart({ caption, lines, x, y }: ChartProps) {
+  const names = Math.ceil(lines.length / 2) * NAMES;
   return (
-    <Plot
-      data={data}
-      layout={{
-        height: 200,
-        margin: { l: y ? 42 : 34, r: 6, t: 4, b: 34 },
-        paper_bgcolor: 'transparent',
-        plot_bgcolor: 'transparent',
-        font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
-        xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
-        yaxis: { rangemode: 'tozero', gridcolor: GRID, ...(y ? { title: { text: y, standoff: 4 } } : {}) },
-        legend: { orientation: 'h', y: 0.08, yanchor: 'bottom', x: 0.02, bgcolor: 'rgba(253,251,246,0.8)' },
-      }}
-      config={{ displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object}
-      style={{ width: '100%' }}
-      useResizeHandler
-    />
+    <>
+      <Plot
+        data={lines.map(({ name, x: along, y: up, look }) => ({
+          x: [...along],
+          y: [...up],
+          name,
+          mode: 'lines' as const,
+          line: LOOKS[look],
+        }))}
+        layout={{
+          height: PLOT + names,
+          margin: { l: y ? 42 : 34, r: 6, t: 4, b: 38 + names },
+          paper_bgcolor: 'transparent',
+          plot_bgcolor: 'transparent',
+          font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
+          xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
+          yaxis: { rangemode: 'tozero', gridcolor: GRID, ...(y ? { title: { text: y, standoff: 4 } } : {}) },
+          showlegend: true,
+          legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0 },
+        }}
+        config={{ displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object}
+        style={{ width: '100%' }}
+        useResizeHandler
+      />
+      <HiddenTable
+        caption={caption}
+        columns={['Line', x, y ?? 'value']}
+        rows={lines.flatMap(({ name, x: along, y: up }) =>
+          along
+            .map((value, index) => [name, decimal(value, 3), decimal(up[index] ?? 0, 3)])
+            .filter((_, index) => index % Math.max(1, Math.ceil(along.length / TOLD)) === 0),
+        )}
+      />
+    </>
   );
 }

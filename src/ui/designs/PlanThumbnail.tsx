@@ -9,13 +9,24 @@ interface PlanThumbnailProps {
   readonly design: Design;
   readonly width?: number;
   readonly height?: number;
+  /** Pixels per millimetre, for plans that are compared; without it as large as it can be. */
+  readonly scale?: number;
+}
+
+/** Share of the paper that a plan may fill. */
+const FILLED = 0.94;
+
+/** Scale at which a plan fills its paper [px/mm]. */
+export function fittedScale(design: Design, width: number, height: number): number {
+  const { xMin, xMax, yMax } = extentsOf(design, placeAll(design.surfaces));
+  return Math.min(width / (2 * yMax), height / (xMax - xMin)) * FILLED;
 }
 
 /** A small plan of a design, nose up. */
-export function PlanThumbnail({ design, width = 112, height = 64 }: PlanThumbnailProps) {
+export function PlanThumbnail({ design, width = 112, height = 64, scale: wanted }: PlanThumbnailProps) {
   const placed = placeAll(design.surfaces);
-  const { xMin, xMax, yMax } = extentsOf(design, placed);
-  const scale = Math.min(width / (2 * yMax), height / (xMax - xMin)) * 0.94;
+  const { xMin, xMax } = extentsOf(design, placed);
+  const scale = wanted ?? fittedScale(design, width, height);
   const draw = (path: Path, mirror: 1 | -1) =>
     svgPath(path, {
       place: ([x, y]) => [width / 2 + mirror * y * scale, (x - (xMin + xMax) / 2) * scale + height / 2],

@@ -16,7 +16,7 @@ export function RemovedDesigns({ onEmpty }: { readonly onEmpty: () => void }) {
     else onEmpty();
   };
   return (
-    <details className="mt-4 text-sm">
+    <details className="mt-4 text-read">
       <summary ref={summary} className="cursor-pointer text-faint">
         Removed designs ({bin.length})
       </summary>

@@ -13,7 +13,11 @@ export function UnsavedDesigns() {
     if (design) void told(`${design.name} was not exported`, () => exportDesign(designs, id, design));
   };
   return unsaved.map(({ id, name, detail }) => (
-    <div key={id} role="alert" className="mt-3 flex items-center gap-2 border-l-4 border-stop bg-stop-soft p-3 text-sm">
+    <div
+      key={id}
+      role="alert"
+      className="mt-3 flex items-center gap-2 border-l-4 border-stop bg-stop-soft p-3 text-read"
+    >
       <p className="flex-1">
         <span className="font-semibold">{name} is not saved:</span> {detail}. It is tried again as long as this page is
         open.

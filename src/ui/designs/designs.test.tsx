@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { toast } from 'sonner';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
-import { show } from '#/tests/render';
+import { choose, show } from '#/tests/render';
 import { designText } from '@/files/designFile';
 import * as download from '../shell/download';
 import { DesignsPage } from './DesignsPage';
@@ -118,5 +118,70 @@ describe('designs of this browser', () => {
     expect(entry.getByRole('button', { name: 'Export Lagoon Postman' })).toBeTruthy();
     expect(document.querySelector('[data-design="Lagoon Postman"] svg path, [data-design] svg polygon')).toBeTruthy();
     expect(document.body.textContent).toContain('Inclinar computes; it does not certify');
+  });
+});
+
+describe('finding, choosing, comparing', () => {
+  const fleet = async () => {
+    const open = await page();
+    for (const name of ['heron-canard', 'gannet-vee']) await open.designs.create(demoDesign(name));
+    await row('Gannet Vee');
+    return open;
+  };
+  const links = () => screen.getAllByRole('link').flatMap(({ textContent }) => textContent ?? []);
+
+  test('words, tags and order choose what is listed; what is called nothing says so', async () => {
+    const { hand } = await fleet();
+    await hand.type(screen.getByRole('searchbox', { name: 'Find by name or tag' }), 'tail first');
+    await waitFor(() => expect(links().filter((name) => /Postman|Heron|Gannet/.test(name))).toEqual(['Heron Canard']));
+    await hand.type(screen.getByRole('searchbox'), ' qq');
+    await hand.click(await screen.findByRole('button', { name: 'Show all' }));
+    await row('Gannet Vee');
+    await hand.click(screen.getByRole('radio', { name: 'school' }));
+    await waitFor(() => expect(screen.queryByRole('link', { name: 'Gannet Vee' })).toBeNull());
+    await hand.click(screen.getByRole('radio', { name: 'school' }));
+    await choose(hand, 'Sorted by', 'span');
+    await waitFor(() =>
+      expect(links().filter((name) => /Postman|Heron|Gannet/.test(name))).toEqual([
+        'Lagoon Postman',
+        'Heron Canard',
+        'Gannet Vee',
+      ]),
+    );
+  });
+
+  test('tags are typed in one line and found at once', async () => {
+    const { hand, designs } = await fleet();
+    await hand.click((await row('Gannet Vee')).getByRole('button', { name: 'Tag Gannet Vee' }));
+    const field = screen.getByRole('textbox', { name: 'Tags of Gannet Vee, between commas' });
+    await hand.clear(field);
+    await hand.type(field, 'fast, V-tail{Enter}');
+    await screen.findByRole('radio', { name: 'V-tail' });
+    expect((await designs.heads()).find(({ name }) => name === 'Gannet Vee')!.tags).toEqual(['fast', 'V-tail']);
+  });
+
+  test('several are removed at once, and put back at once', async () => {
+    const { hand, designs } = await fleet();
+    for (const name of ['Heron Canard', 'Gannet Vee'])
+      await hand.click((await row(name)).getByRole('checkbox', { name: `Choose ${name}` }));
+    const bar = within(screen.getByRole('group', { name: 'Chosen designs' }));
+    expect(bar.getByRole('status').textContent).toBe('2 designs chosen');
+    await hand.click(bar.getByRole('button', { name: 'Remove' }));
+    await waitFor(async () => expect((await designs.list()).map(({ name }) => name)).toEqual(['Lagoon Postman']));
+    expect(screen.queryByRole('group', { name: 'Chosen designs' })).toBeNull();
+    await designs.takeFromBin(...(await designs.bin()).map(({ id }) => id));
+    await row('Heron Canard');
+  });
+
+  test('two are compared by their numbers and by what differs', async () => {
+    const { hand } = await fleet();
+    for (const name of ['Lagoon Postman', 'Gannet Vee'])
+      await hand.click((await row(name)).getByRole('checkbox', { name: `Choose ${name}` }));
+    await hand.click(screen.getByRole('button', { name: 'Compare' }));
+    const sheet = within(await screen.findByRole('dialog', { name: 'Two designs compared' }));
+    const cells = within(await sheet.findByRole('row', { name: /^Span/ })).getAllByRole('cell');
+    // 1237.0 and 1119.3 mm as the command line prints them.
+    expect(cells.map(({ textContent }) => textContent)).toEqual(['1237 mm', '1119.3 mm', '−117.7 mm']);
+    expect(sheet.getByText(/brief, purpose/i)).toBeTruthy();
   });
 });

@@ -67,7 +67,7 @@ export function ImportButton({ onFiles }: { readonly onFiles: TakeFiles }) {
 /** Why a file was not taken, fault by fault. */
 export function Refused({ file, issues }: Refusal) {
   return (
-    <div role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-3 text-sm">
+    <div role="alert" className="mt-3 border-l-4 border-stop bg-stop-soft p-3 text-read">
       <p className="font-semibold">{file} was not taken; nothing else changed.</p>
       <ul className="mt-1 list-disc pl-5">
         {issues.slice(0, 6).map((issue) => (

@@ -9,12 +9,15 @@ interface AirProps {
   readonly placed: readonly PlacedSurface[];
   readonly u: (x: number) => number;
   readonly side: (z: number) => number;
-  readonly centreLine: number;
+  /** Null where there is no plan. */
+  readonly centreLine: number | null;
 }
 
 /** Angles of a few degrees are drawn five times as steep, and say so. */
 const STEEPER = 5;
 const LENGTH = 62;
+/** Half of the words at the mark [px]: they stay on the sheet. */
+const HALF_WORDS = 36;
 /** Below this nothing is worth an arrow [rad]. */
 const LEAST = 0.002;
 
@@ -29,11 +32,11 @@ export function Air({ analysis, placed, u, side, centreLine }: AirProps) {
   const { wash, pitch } = analysis;
   return (
     <g aria-hidden="true" fontSize={12} data-testid="air">
-      {pitch.neutralPointWithoutTail !== null && (
+      {pitch.neutralPointWithoutTail !== null && centreLine !== null && (
         <>
           <NeutralMark x={u(millimetresFromMetres(pitch.neutralPointWithoutTail))} y={centreLine} faint />
           <text
-            x={u(millimetresFromMetres(pitch.neutralPointWithoutTail))}
+            x={Math.max(HALF_WORDS, u(millimetresFromMetres(pitch.neutralPointWithoutTail)))}
             y={centreLine + 24}
             textAnchor="middle"
             fill="var(--color-faint)"

@@ -35,7 +35,7 @@ export function DimensionEntry({ label, x, y, upright = false, value, onCommit }
       ) : (
         <button
           type="button"
-          className={`absolute -translate-x-1/2 -translate-y-1/2 cursor-text bg-paper/90 px-1 text-xs whitespace-nowrap hover:bg-balance-soft ${upright ? '-rotate-90' : ''}`}
+          className={`absolute -translate-x-1/2 -translate-y-1/2 cursor-text bg-paper/90 px-1 text-note whitespace-nowrap hover:bg-balance-soft ${upright ? '-rotate-90' : ''}`}
           onClick={() => setEditing(true)}
           aria-label={`${words}: type another`}
         >

@@ -1,14 +1,16 @@
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { effectiveDihedral, tipRise } from '@/core/3-shape/geometry/dihedral';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceMark } from '../marks/marks';
+import { FrontGeometry } from './FrontGeometry';
 import { HandleMark } from './HandleMark';
 import type { Handle } from './handles';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
+import { useHeld } from './useHeld';
 import { useSize } from './useSize';
 import type { Zoom } from './useZoom';
 
@@ -25,12 +27,8 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
   const cg = useAppSelector((state) => state.analysis.current?.mass.cg);
-  const dragging = useAppSelector((state) => state.session.dragging);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
-  const wanted = useMemo(() => extentsOf(design, placed), [design, placed]);
-  const [held, setHeld] = useState(wanted);
-  if (!dragging && held !== wanted) setHeld(wanted);
-  const { yMax, zMin, zMax } = dragging ? held : wanted;
+  const { yMax, zMin, zMax } = useHeld(useMemo(() => extentsOf(design, placed), [design, placed]));
   const scale =
     Math.max(0.02, Math.min((width - 2 * PADDING) / (2 * yMax), (height - 2 * PADDING) / Math.max(zMax - zMin, 200))) *
     zoom.factor;
@@ -61,64 +59,7 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
               strokeDasharray="14 4 3 4"
             />
           </g>
-          <g aria-hidden="true" fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1.3}>
-            {design.bodies.flatMap((body) => {
-              const widest = Math.max(...body.frames.map((frame) => frame.width), body.kind === 'plank' ? 5 : 1);
-              const top = Math.max(...body.frames.map((frame) => frame.top));
-              const bottom = Math.min(...body.frames.map((frame) => frame.bottom));
-              return (body.mirrored ? [1, -1] : [1]).map((side) => (
-                <rect
-                  key={`${body.id}${side}`}
-                  x={u(side * body.position.y - widest / 2)}
-                  y={v(body.position.z + top)}
-                  width={widest * scale}
-                  height={(top - bottom) * scale}
-                  rx={body.kind === 'round' ? (widest * scale) / 2 : 0}
-                />
-              ));
-            })}
-            {placed.flatMap((surface) =>
-              (surface.mirrored ? [1, -1] : [1]).map((side) => (
-                <path
-                  key={`${surface.id}${side}`}
-                  d={surface.stations
-                    .map(
-                      ({ y, z }, index) =>
-                        `${index ? 'L' : 'M'}${u(millimetresFromMetres(side * y))} ${v(millimetresFromMetres(z))}`,
-                    )
-                    .join(' ')}
-                  fill="none"
-                  strokeWidth={Math.max(2.5, 6 * scale)}
-                  strokeLinejoin="round"
-                />
-              )),
-            )}
-            {design.propulsion.flatMap(({ id, position, propellerDiameter, mirrored }) =>
-              (mirrored ? [1, -1] : [1]).map((side) => (
-                <circle
-                  key={`${id}${side}`}
-                  cx={u(side * position.y)}
-                  cy={v(position.z)}
-                  r={(propellerDiameter / 2) * scale}
-                  fill="none"
-                  stroke="var(--color-faint)"
-                  strokeDasharray="4 4"
-                />
-              )),
-            )}
-            {design.wheels.flatMap(({ id, position, diameter, mirrored }) =>
-              (mirrored ? [1, -1] : [1]).map((side) => (
-                <rect
-                  key={`${id}${side}`}
-                  x={u(side * position.y) - 4}
-                  y={v(position.z + Math.max(diameter, 8) / 2)}
-                  width={8}
-                  height={Math.max(diameter, 8) * scale}
-                  rx={3}
-                />
-              )),
-            )}
-          </g>
+          <FrontGeometry design={design} placed={placed} u={u} v={v} scale={scale} />
           {placed
             .filter((surface) => surface.mirrored && surface.role !== 'tipFin' && Math.abs(tipRise(surface)) > 1e-3)
             .map((surface) => {

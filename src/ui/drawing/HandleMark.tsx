@@ -6,12 +6,29 @@ interface HandleMarkProps {
   readonly x: number;
   readonly y: number;
   readonly perPixel: number;
+  /** How far around it a press is its own [px]. */
+  readonly reach?: number;
+}
+
+/** Around a handle that stands alone, and around one among others [px]. */
+const WIDEST = 15;
+const LEAST = 7;
+
+/** How far around each of these handles a press is its own: half way to the nearest other one. */
+export function reaches(places: readonly (readonly [x: number, y: number])[]): number[] {
+  return places.map(([x, y], index) =>
+    places.reduce(
+      (reach, [u, v], other) =>
+        other === index ? reach : Math.max(LEAST, Math.min(reach, Math.hypot(u - x, v - y) / 2)),
+      WIDEST,
+    ),
+  );
 }
 
 const CURSOR = { x: 'ew-resize', y: 'ns-resize', both: 'move' } as const;
 
 /** A grip on the geometry: drag it, or focus it and use the arrow keys. */
-export function HandleMark({ handle, x, y, perPixel }: HandleMarkProps) {
+export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMarkProps) {
   const { begin, nudge } = useDrag();
   const edits = (dx: number, dy: number) => handle.edits(handle.axes === 'y' ? 0 : dx, handle.axes === 'x' ? 0 : dy);
   return (
@@ -28,7 +45,7 @@ export function HandleMark({ handle, x, y, perPixel }: HandleMarkProps) {
       onPointerDown={(event) => begin(event, { perPixel, edits })}
       onKeyDown={(event) => nudge(event, edits)}
     >
-      <circle r={15} fill="transparent" />
+      <circle r={reach} fill="transparent" />
       <circle className="focus-ring" r={10} fill="none" stroke="transparent" strokeWidth={2} />
       {handle.axes === 'both' ? (
         <rect

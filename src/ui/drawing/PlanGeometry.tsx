@@ -1,8 +1,14 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
+import { misfits } from '@/core/4-weight/boxFit';
+import { useAppSelector } from '@/store/hooks';
+import { formatLength } from '@/words/formatQuantity';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { bodyPlan, bodySide, hingeLines, planOutline, rodLines, sideOutline } from '@/core/3-shape/outline/views';
 import type { PlanFrame } from './planFrame';
+
+/** The datum line is named where there is room for it behind the tail [px]. */
+const DATUM_ROOM = 56;
 
 interface PlanGeometryProps {
   readonly design: Design;
@@ -15,6 +21,8 @@ interface PlanGeometryProps {
 /** What is cut and bought, plan above, side below; drawn anew only when the document or the scale changes. */
 export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, steeper }: PlanGeometryProps) {
   const { u, plan, side, path, both, extents, whole, sideOnly, centreLine, width, height, scale } = frame;
+  const units = useAppSelector((state) => state.settings.units);
+  const tooLarge = useMemo(() => new Map(misfits(design).map((misfit) => [misfit.item.id, misfit])), [design]);
   return (
     <>
       <g aria-hidden="true" fontSize={12} fill="var(--color-faint)">
@@ -34,9 +42,11 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
           stroke="var(--color-rule)"
           strokeDasharray="14 4 3 4"
         />
-        <text x={u(extents.xMax) + 20} y={side(0) + 4}>
-          datum
-        </text>
+        {u(extents.xMax) + DATUM_ROOM < width && (
+          <text x={u(extents.xMax) + 20} y={side(0) + 4}>
+            datum
+          </text>
+        )}
       </g>
       <g
         aria-hidden="true"
@@ -46,7 +56,7 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
         strokeLinejoin="round"
       >
         {design.bodies.map((body) => (
-          <g key={body.id}>
+          <g key={body.id} data-part={`body ${body.id}`}>
             <clipPath id={`clip-${body.id}`}>
               <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
             </clipPath>
@@ -61,7 +71,7 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
           const shape = planOutline(surface);
           const outline = sideOnly ? null : shape;
           return (
-            <g key={surface.id}>
+            <g key={surface.id} data-part={`surface ${surface.id}`}>
               {outline &&
                 both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
               {outline &&
@@ -84,9 +94,8 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
                 <path
                   key={`s${index}`}
                   d={path(line, side)}
-                  fill={line.isClosed ? undefined : 'none'}
-                  strokeWidth={line.isClosed ? 1.3 : index === 0 ? 3 : 1.5}
-                  opacity={index === 0 ? 1 : 0.55}
+                  strokeWidth={index === 0 ? 1.3 : 1}
+                  opacity={index === 0 ? 1 : 0.6}
                 />
               ))}
               {!shape &&
@@ -121,9 +130,11 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
           const length = Math.max(8, (item.size?.length ?? 22) * scale);
           const tallness = Math.max(7, (item.size?.height ?? 14) * scale);
           const battery = item.category === 'battery';
+          const misfit = tooLarge.get(item.id);
           return (
             <rect
               key={item.id}
+              data-part={`item ${item.id}`}
               x={u(item.position.x) - length / 2}
               y={side(item.position.z) - tallness / 2}
               width={length}
@@ -131,8 +142,13 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
               rx={2}
               strokeWidth={1}
               fill={battery ? 'var(--color-balance-soft)' : 'var(--color-soft)'}
-              stroke={battery ? 'var(--color-balance)' : 'var(--color-faint)'}
-            />
+              stroke={misfit ? 'var(--color-stop)' : battery ? 'var(--color-balance)' : 'var(--color-faint)'}
+              strokeDasharray={misfit ? '3 2' : undefined}
+            >
+              {misfit && (
+                <title>{`${item.name || item.id}: ${formatLength(misfit.by, units)} too ${misfit.way} here`}</title>
+              )}
+            </rect>
           );
         })}
       </g>

@@ -4,6 +4,7 @@ import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
 import { Air } from './Air';
+import { FindingMark, usePointedAt } from './FindingMark';
 import type { PlanFrame } from './planFrame';
 
 interface PlanMarksProps {
@@ -16,8 +17,9 @@ interface PlanMarksProps {
 /** What was computed: window, neutral point, where it balances; follows the analysis by itself. */
 export const PlanMarks = memo(function PlanMarks({ frame, placed, withAir }: PlanMarksProps) {
   const analysis = useAppSelector((state) => state.analysis.current);
+  const pointed = usePointedAt();
   if (!analysis) return null;
-  const { u, side, centreLine } = frame;
+  const { u, plan, side, centreLine, sideOnly } = frame;
   const { cg } = analysis.mass;
   const neutral = analysis.pitch.neutralPoint;
   const { forward, aft } = analysis.window;
@@ -32,9 +34,13 @@ export const PlanMarks = memo(function PlanMarks({ frame, placed, withAir }: Pla
         />
       )}
       {neutral !== null && <NeutralMark x={u(millimetresFromMetres(neutral))} y={centreLine} />}
-      {withAir && <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={centreLine} />}
+      {withAir && (
+        <Air analysis={analysis} placed={placed} u={u} side={side} centreLine={sideOnly ? null : centreLine} />
+      )}
       {cg && <BalanceMark x={u(millimetresFromMetres(cg[0]))} y={centreLine} />}
       {cg && <BalanceMark x={u(millimetresFromMetres(cg[0]))} y={side(millimetresFromMetres(cg[2]))} />}
+      {pointed && !sideOnly && <FindingMark x={u(pointed.x)} y={plan(pointed.y)} />}
+      {pointed && <FindingMark x={u(pointed.x)} y={side(pointed.z)} />}
     </>
   );
 });

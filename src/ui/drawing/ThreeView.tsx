@@ -73,7 +73,7 @@ export default function ThreeView({ design }: { readonly design: Design }) {
           </group>
         </Canvas>
       </div>
-      <div className="absolute bottom-2 left-3 flex flex-wrap items-center gap-1 text-[13px]">
+      <div className="absolute bottom-2 left-3 flex flex-wrap items-center gap-1 text-label">
         <span className="text-faint">Angles drawn</span>
         {STEEPER.map((factor) => (
           <Button

@@ -1,3 +1,4 @@
+import { reaches } from './HandleMark';
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { withFields } from '@/core/2-document/edit/withFields';
@@ -24,6 +25,22 @@ const fleet = DEMO_NAMES.map((name) => [name, demoDesign(name)] as const);
 const postman = demoDesign('lagoon-postman');
 const wing = postman.surfaces[0]!;
 const handle = (list: readonly Handle[], id: string) => list.find((candidate) => candidate.id === id)!;
+
+test('a press between two handles belongs to the nearer one; alone they reach far', () => {
+  expect(
+    reaches([
+      [0, 0],
+      [20, 0],
+      [200, 0],
+    ]),
+  ).toEqual([10, 10, 15]);
+  expect(
+    reaches([
+      [0, 0],
+      [3, 4],
+    ]),
+  ).toEqual([7, 7]);
+});
 
 describe('handles', () => {
   test.each(fleet)('%s: every handle moves something, both ways, and stays valid', (_, design) => {

@@ -1,10 +1,10 @@
 import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
-import type { MassItem } from '@/core/2-document/schema/airframe';
+import type { Body, MassItem } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { LIMITS } from '@/core/2-document/schema/limits';
-import { type PlacedSurface, placeSurface } from '@/core/3-shape/geometry/layout';
+import { developedLength, isUpright, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
 
 /** Something on the drawing that can be dragged or nudged with the arrow keys. */
 export interface Handle {
@@ -35,10 +35,6 @@ export function spanEdits(surface: Surface, factor: number): FieldChange[] {
 /** Where a dragged length comes to rest; without it, on tenths of a millimetre. */
 export type Snap = (length: number) => number;
 const TENTHS: Snap = (length) => Math.round(length * 10) / 10;
-
-function isUpright(placed: PlacedSurface): boolean {
-  return Math.abs(placed.stations.at(-1)!.z - placed.stations[0]!.z) > 0.7 * placed.stations.at(-1)!.distance;
-}
 
 /** Handles of one surface: tip, chords, place, incidence. */
 export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] {
@@ -106,7 +102,122 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
       ],
     },
   ];
-  return [...handles, ...incidenceHandle(surface)];
+  return [...handles, ...hingeHandles(surface), ...rodHandles(surface), ...incidenceHandle(surface)];
+}
+
+const rounded = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
+
+/** The ends of each hinge: along the chord and along the span. */
+function hingeHandles(surface: Surface): Handle[] {
+  const placed = placeSurface(surface);
+  if (isUpright(placed)) return [];
+  const length = surface.stations.at(-1)!.distanceFromRoot;
+  return surface.controls
+    .filter(({ allMoving }) => !allMoving)
+    .flatMap((control) =>
+      (
+        [
+          ['inboard', 'from', 'hingeInboard'],
+          ['outboard', 'to', 'hingeOutboard'],
+        ] as const
+      ).map(([end, along, hinge]): Handle => {
+        const { x, y, chord } = planformAt(placed, developedLength(placed) * control[along]);
+        const of = (key: 'from' | 'to' | 'hingeInboard' | 'hingeOutboard') =>
+          field('surfaces', surface.id, 'controls', control.id, key);
+        const [least, most] = along === 'from' ? [0, control.to - 0.02] : [control.from + 0.02, 1];
+        return {
+          id: `${surface.id}-${control.id}-${end}`,
+          label: `${control.name || control.id} ${end} end of the hinge`,
+          view: 'plan',
+          at: [millimetresFromMetres(x + control[hinge] * chord), millimetresFromMetres(y)],
+          axes: 'both',
+          value: control[hinge] * 100,
+          valueText: `${Math.round(control[hinge] * 100)} % of the chord, ${Math.round(control[along] * 100)} % of the panel`,
+          edits: (dx, dy) => [
+            ...(dx === 0
+              ? []
+              : [
+                  of(hinge).to(
+                    Math.min(0.95, Math.max(0.3, rounded(control[hinge] + dx / millimetresFromMetres(chord), 3))),
+                  ),
+                ]),
+            ...(dy === 0
+              ? []
+              : [of(along).to(Math.min(most, Math.max(least, rounded(control[along] + dy / length, 3))))]),
+          ],
+        };
+      }),
+    );
+}
+
+/** The ends of each rod through the board, in plan. */
+function rodHandles(surface: Surface): Handle[] {
+  const placed = placeSurface(surface);
+  if (isUpright(placed)) return [];
+  const root = placed.stations[0]!;
+  const [x, y] = [millimetresFromMetres(root.x), millimetresFromMetres(root.y)];
+  const length = surface.stations.at(-1)!.distanceFromRoot;
+  return surface.spars.flatMap((rod) =>
+    (['start', 'end'] as const).map((end): Handle => {
+      const place = rod[end];
+      const of = (key: 'x' | 'distanceFromRoot') => field('surfaces', surface.id, 'spars', rod.id, end, key);
+      return {
+        id: `${surface.id}-${rod.id}-${end}`,
+        label: `${rod.name || rod.id}, ${end === 'start' ? 'inner' : 'outer'} end`,
+        view: 'plan',
+        at: [x + place.x, y + place.distanceFromRoot],
+        axes: 'both',
+        value: place.distanceFromRoot,
+        valueText: `${Math.round(place.x)} mm aft of the root, ${Math.round(place.distanceFromRoot)} mm out`,
+        edits: (dx, dy) => [
+          ...(dx === 0 ? [] : [of('x').to(within('offset', rounded(place.x + dx, 1)))]),
+          ...(dy === 0
+            ? []
+            : [of('distanceFromRoot').to(Math.min(length, Math.max(0, rounded(place.distanceFromRoot + dy, 1))))]),
+        ],
+      };
+    }),
+  );
+}
+
+/** Frames of a body from the side: the upper and the lower edge of each. */
+export function bodyHandles(body: Body): Handle[] {
+  return body.frames.flatMap((frame, index) =>
+    (['top', 'bottom'] as const).map((edge): Handle => {
+      const of = (key: 'x' | 'top' | 'bottom') => field('bodies', body.id, 'frames', index, key);
+      const [before, after] = [body.frames[index - 1], body.frames[index + 1]];
+      return {
+        id: `${body.id}-${index}-${edge}`,
+        label: `${body.name || body.id}, frame ${index + 1}, ${edge}`,
+        view: 'side',
+        at: [body.position.x + frame.x, body.position.z + frame[edge]],
+        axes: 'both',
+        value: frame[edge],
+        valueText: `${Math.round(frame[edge])} mm at ${Math.round(frame.x)} mm from its nose`,
+        edits: (dx, dy) => [
+          ...(dx === 0
+            ? []
+            : [
+                of('x').to(
+                  Math.min(
+                    (after?.x ?? Infinity) - 1,
+                    Math.max((before?.x ?? -Infinity) + 1, rounded(frame.x + dx, 1)),
+                  ),
+                ),
+              ]),
+          ...(dy === 0
+            ? []
+            : [
+                of(edge).to(
+                  edge === 'top'
+                    ? Math.max(frame.bottom, rounded(frame.top + dy, 1))
+                    : Math.min(frame.top, rounded(frame.bottom + dy, 1)),
+                ),
+              ]),
+        ],
+      };
+    }),
+  );
 }
 
 /** The leading edge from the side moves up and down, which is the incidence. */
@@ -204,3 +315,10 @@ export const itemHandles = (design: Design, every: boolean): Handle[] =>
   every
     ? design.massItems.map(freeItemHandle)
     : design.massItems.filter(({ attachment }) => attachment.kind === 'slides').map(itemHandle);
+
+/** The same handle on a plan whose nose points up: what lies aft is below, what lies outboard to the right. */
+export const noseUp = (handle: Handle): Handle => ({
+  ...handle,
+  axes: handle.axes === 'both' ? 'both' : handle.axes === 'x' ? 'y' : 'x',
+  edits: (right, up) => handle.edits(-up, right),
+});

@@ -4,6 +4,8 @@ import { svgPath } from '@/core/3-shape/outline/svgPath';
 import type { Zoom } from './useZoom';
 
 const PADDING = 46;
+/** A view from the side alone is low: its dimension stands under it, nothing above. */
+const LOW_PADDING = 30;
 /** Between the two views [px]. */
 const GAP = 44;
 
@@ -33,28 +35,40 @@ interface FrameInput {
   readonly whole: boolean;
   readonly sideOnly: boolean;
   readonly zoom: Zoom;
+  /** Kept free above the drawing [px]. */
+  readonly headroom?: number;
 }
 
-export function planFrame({ width, height, extents, whole, sideOnly, zoom }: FrameInput): PlanFrame {
+export function planFrame({
+  width,
+  height: wholeHeight,
+  extents,
+  whole,
+  sideOnly,
+  zoom,
+  headroom = 0,
+}: FrameInput): PlanFrame {
+  const height = wholeHeight - headroom;
   const sides = sideOnly ? 0 : whole ? 2 : 1;
   const gap = sideOnly ? 0 : GAP;
+  const padding = sideOnly ? LOW_PADDING : PADDING;
   const tall = sides * extents.yMax + (extents.zMax - extents.zMin);
   const fitted = Math.max(
     0.02,
-    Math.min((width - 2 * PADDING) / (extents.xMax - extents.xMin), (height - 2 * PADDING - gap) / tall),
+    Math.min((width - 2 * PADDING) / (extents.xMax - extents.xMin), (height - 2 * padding - gap) / tall),
   );
   const scale = fitted * zoom.factor;
   const zoomX = (x: number) => width / 2 + (x - width / 2) * zoom.factor + zoom.x;
-  const zoomY = (y: number) => height / 2 + (y - height / 2) * zoom.factor + zoom.y;
+  const zoomY = (y: number) => headroom + height / 2 + (y - height / 2) * zoom.factor + zoom.y;
   const left = zoomX((width - (extents.xMax - extents.xMin) * fitted) / 2 - extents.xMin * fitted);
-  const top = Math.max(PADDING, (height - tall * fitted - gap) / 2);
+  const top = Math.max(padding, (height - tall * fitted - gap) / 2);
   // Off the paper when there is no plan.
   const centreLine = sideOnly ? -1e5 : zoomY(top + extents.yMax * fitted);
   const datum = zoomY(top + sides * extents.yMax * fitted + gap + extents.zMax * fitted);
   const u = (x: number) => left + x * scale;
   return {
     width,
-    height,
+    height: wholeHeight,
     scale,
     extents,
     whole,

@@ -1,3 +1,4 @@
+import { GRAMS_PER_OUNCE, MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 import { clsx } from 'clsx';
 import { useEffect, useId, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -6,6 +7,7 @@ import { decimal, type DisplayUnits, inchFraction } from '@/words/formatQuantity
 import { useAppSelector } from '@/store/hooks';
 import type { EditOutcome } from '@/store/edit';
 import { useSentence } from '../numbers/Say';
+import { FieldFault } from './FieldFault';
 import { useDraft } from './useDraft';
 
 export interface QuantityFieldProps {
@@ -34,14 +36,14 @@ function unitOf(kind: QuantityKind, units: DisplayUnits, digits: number | undefi
   switch (kind) {
     case 'length':
       return units.length === 'in'
-        ? { unit: 'in', show: (value: number) => inchFraction(value), step: 25.4 / 16 }
+        ? { unit: 'in', show: (value: number) => inchFraction(value), step: MILLIMETRES_PER_INCH / 16 }
         : { unit: 'mm', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
     case 'mass':
       return units.mass === 'oz'
         ? {
             unit: 'oz',
-            show: (value: number) => decimal(value / 28.349523125, 2),
-            step: 28.349523125 / 10,
+            show: (value: number) => decimal(value / GRAMS_PER_OUNCE, 2),
+            step: GRAMS_PER_OUNCE / 10,
           }
         : { unit: 'g', show: (value: number) => decimal(value, digits ?? 1), step: 1 };
     case 'speed':
@@ -120,49 +122,46 @@ export function QuantityField(props: QuantityFieldProps) {
   };
 
   return (
-    <div className="min-w-0">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block truncate text-[13px] text-faint'} title={label}>
+    <div className="flex min-w-0 flex-col justify-end">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-label leading-tight text-faint'}>
         {label}
       </label>
-      <div
-        className={clsx(
-          'flex items-center rounded-sm border bg-white focus-within:border-balance',
-          fault ? 'border-stop' : 'border-rule',
-        )}
-      >
-        <input
-          ref={input}
-          id={id}
-          inputMode="text"
-          autoComplete="off"
-          className="w-full min-w-0 bg-transparent px-1.5 py-1 text-right outline-none"
-          value={draft.text ?? shown}
-          placeholder={placeholder}
-          aria-invalid={fault !== null}
-          aria-describedby={fault ? `${id}-fault` : undefined}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => draft.type(event.target.value)}
-          onBlur={commit}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') commit();
-            if (event.key === 'Escape') leave();
-            if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-              event.preventDefault();
-              nudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
-            }
-          }}
-        />
-        {unit !== '' && !hideUnit && (
-          <span className="pr-1.5 text-xs text-faint" aria-hidden="true">
-            {unit}
-          </span>
-        )}
-      </div>
-      {fault && (
-        <p id={`${id}-fault`} role="alert" className="mt-0.5 text-xs text-stop">
-          {fault}
-        </p>
-      )}
+      <FieldFault id={`${id}-fault`} fault={fault}>
+        <div
+          className={clsx(
+            'flex items-center rounded-sm border bg-white focus-within:border-balance focus-within:outline-2 focus-within:outline-balance',
+            fault ? 'border-stop' : 'border-rule',
+          )}
+        >
+          <input
+            ref={input}
+            id={id}
+            inputMode="text"
+            autoComplete="off"
+            className="w-full min-w-0 bg-transparent px-1.5 py-1 text-right outline-none"
+            value={draft.text ?? shown}
+            placeholder={placeholder}
+            aria-invalid={fault !== null}
+            aria-describedby={fault ? `${id}-fault` : undefined}
+            onFocus={(event) => event.target.select()}
+            onChange={(event) => draft.type(event.target.value)}
+            onBlur={commit}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') commit();
+              if (event.key === 'Escape') leave();
+              if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+                event.preventDefault();
+                nudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+              }
+            }}
+          />
+          {unit !== '' && !hideUnit && (
+            <span className="pr-1.5 text-note text-faint" aria-hidden="true">
+              {unit}
+            </span>
+          )}
+        </div>
+      </FieldFault>
     </div>
   );
 }

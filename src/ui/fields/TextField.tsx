@@ -33,7 +33,7 @@ export function TextField({ label, value, onCommit, onLeave, hideLabel = false, 
   }, [takesFocus]);
   return (
     <div className={`min-w-0 ${className}`}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-[13px] text-faint'}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-label text-faint'}>
         {label}
       </label>
       <input

@@ -4,7 +4,7 @@ import { cleanup, screen } from '@testing-library/react';
 import { toast } from 'sonner';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
-import { show } from '#/tests/render';
+import { choose, show } from '#/tests/render';
 import { unitsChanged } from '@/store/settingsSlice';
 import { ChoiceChips } from './ChoiceChips';
 import { QuantityField } from './QuantityField';
@@ -174,7 +174,7 @@ describe('the other fields', () => {
         <ChoiceChips legend="Some" options={options} chosen={['b']} onChange={ticked} />
       </>,
     );
-    await hand.selectOptions(screen.getByLabelText('One'), 'Second');
+    await choose(hand, 'One', 'Second');
     expect(chosen).toHaveBeenCalledWith('b');
     await hand.click(screen.getByRole('checkbox', { name: 'First' }));
     expect(ticked).toHaveBeenLastCalledWith(['a', 'b']);

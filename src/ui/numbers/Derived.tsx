@@ -5,6 +5,7 @@ import type { Working } from '@/core/6-groups/working';
 import { useAppSelector } from '@/store/hooks';
 import { layer } from '../shell/layer';
 import { Say } from './Say';
+import { Typeset } from './Typeset';
 
 /** A computed number that opens to its working: formula, values, source, range, band. */
 interface DerivedProps {
@@ -30,7 +31,7 @@ export function Derived({ id, label, why, beside }: DerivedProps) {
   return (
     <Popover.Root>
       <div className="flex items-baseline justify-between gap-2 border-b border-soft py-1">
-        <span className="text-[13px] text-faint">{label ?? working.name}</span>
+        <span className="text-label text-faint">{label ?? working.name}</span>
         <Popover.Trigger
           data-number={id}
           className="cursor-pointer rounded-sm px-1 font-medium underline decoration-rule decoration-dotted underline-offset-4 hover:bg-soft"
@@ -45,7 +46,7 @@ export function Derived({ id, label, why, beside }: DerivedProps) {
           side="left"
           align="start"
           collisionPadding={12}
-          className="z-30 w-[360px] rounded-sm border border-graphite bg-sheet p-4 text-sm shadow-lg"
+          className="z-30 w-[360px] rounded-sm border border-graphite bg-sheet p-4 text-read shadow-lg"
           aria-label={`Working of ${working.name}`}
         >
           <WorkingSheet working={working} />
@@ -60,16 +61,23 @@ function WorkingSheet({ working }: { readonly working: Working }) {
   return (
     <>
       <h3 className="text-base font-semibold">
-        {working.name} <span className="font-normal text-faint">{working.symbol}</span>
+        {working.name}{' '}
+        <span className="font-normal text-faint">
+          <Typeset text={working.symbol} />
+        </span>
       </h3>
-      <p className="mt-1 rounded-sm bg-soft px-2 py-1.5">{working.formula}</p>
+      <p className="mt-1 rounded-sm bg-soft px-2 py-1.5">
+        <Typeset text={working.formula} />
+      </p>
       <table className="mt-2 w-full">
         <caption className="sr-only">Values put in</caption>
         <tbody>
           {working.inputs.map((entry, index) => (
             <tr key={`${entry.symbol}-${index}`} className="border-b border-soft">
               <th scope="row" className="py-0.5 text-left font-normal">
-                <span className="inline-block w-12 text-faint">{entry.symbol}</span>
+                <span className="inline-block w-12 text-faint">
+                  <Typeset text={entry.symbol} />
+                </span>
                 {entry.name}
               </th>
               <td className="text-right whitespace-nowrap">{formatValue(entry.value, entry.unit, units)}</td>
@@ -102,7 +110,9 @@ function WorkingSheet({ working }: { readonly working: Working }) {
 export function Fact({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return (
     <div className="flex items-baseline justify-between gap-2 border-b border-soft py-1">
-      <span className="text-[13px] text-faint">{label}</span>
+      <span className="text-label text-faint">
+        <Typeset text={label} />
+      </span>
       <span className="px-1 text-right font-medium">{children}</span>
     </div>
   );
@@ -111,7 +121,7 @@ export function Fact({ label, children }: { readonly label: string; readonly chi
 /** Why a number is missing. */
 export function Why({ text }: { readonly text: Words | undefined }) {
   return (
-    <span className="text-xs font-normal text-faint">
+    <span className="text-note font-normal text-faint">
       <Say words={text ?? 'not known'} />
     </span>
   );

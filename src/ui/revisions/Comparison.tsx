@@ -5,7 +5,6 @@ import { unitOfField } from '@/core/2-document/fieldUnits';
 import type { Design } from '@/core/2-document/schema/design';
 import { decimal, type DisplayUnits, formatField, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
-import type { Compared } from '@/store/sessionSlice';
 
 /** What is compared: words, number in SI, and how it is shown. */
 const ROWS: readonly (readonly [
@@ -27,27 +26,39 @@ const ROWS: readonly (readonly [
   ['Dihedral effect', ({ lateral }) => lateral.dihedralEffect, (value) => decimal(value, 3)],
 ];
 
-/** What changed against a kept state, and what that did. */
-export function Comparison({ design, compared }: { readonly design: Design; readonly compared: Compared }) {
+/** A design, or a state of one, with its numbers as soon as they are known. */
+export interface Side {
+  readonly name: string;
+  readonly design: Design;
+  readonly analysis: Analysis | null;
+}
+
+interface ComparisonProps {
+  readonly before: Side;
+  readonly after: Side;
+  /** Two states of one design: the second grew from the first. */
+  readonly areStates?: boolean;
+}
+
+/** What changed from one state to another, and what that did. */
+export function Comparison({ before: from, after: to, areStates = false }: ComparisonProps) {
   const units = useAppSelector((state) => state.settings.units);
-  const current = useAppSelector((state) => state.analysis.current);
-  const differences = useMemo(() => compareDesigns(compared.design, design), [compared.design, design]);
-  const { analysis } = compared;
+  const differences = useMemo(() => compareDesigns(from.design, to.design), [from.design, to.design]);
   return (
-    <section aria-label={`Against ${compared.name}`} className="mt-4" data-testid="comparison">
-      <h3 className="text-[13px] font-semibold tracking-wide uppercase">What it did</h3>
-      {current && analysis ? (
-        <table className="mt-1 w-full text-sm">
+    <section aria-label={`Against ${from.name}`} className="mt-4" data-testid="comparison">
+      <h3 className="text-label font-semibold tracking-wide uppercase">{areStates ? 'What it did' : 'Numbers'}</h3>
+      {from.analysis && to.analysis ? (
+        <table className="mt-1 w-full text-read">
           <thead>
-            <tr className="text-[13px] text-faint">
+            <tr className="text-label text-faint">
               <th scope="col" className="text-left font-normal">
                 <span className="sr-only">Number</span>
               </th>
               <th scope="col" className="text-right font-normal">
-                {compared.name}
+                {from.name}
               </th>
               <th scope="col" className="text-right font-normal">
-                now
+                {to.name}
               </th>
               <th scope="col" className="text-right font-normal">
                 change
@@ -56,8 +67,8 @@ export function Comparison({ design, compared }: { readonly design: Design; read
           </thead>
           <tbody>
             {ROWS.map(([name, read, show]) => {
-              const before = read(analysis);
-              const after = read(current);
+              const before = read(from.analysis!);
+              const after = read(to.analysis!);
               const text = (value: number | null) => (value === null ? '–' : show(value, units));
               return (
                 <tr key={name} className="border-t border-soft">
@@ -77,13 +88,15 @@ export function Comparison({ design, compared }: { readonly design: Design; read
           </tbody>
         </table>
       ) : (
-        <p className="text-sm text-faint">Computing…</p>
+        <p className="text-read text-faint">Computing…</p>
       )}
-      <h3 className="mt-4 text-[13px] font-semibold tracking-wide uppercase">What changed</h3>
+      <h3 className="mt-4 text-label font-semibold tracking-wide uppercase">
+        {areStates ? 'What changed' : 'What differs'}
+      </h3>
       {differences.length === 0 ? (
-        <p className="text-sm text-faint">Nothing: both are the same.</p>
+        <p className="text-read text-faint">Nothing: both are the same.</p>
       ) : (
-        <ul className="mt-1 text-sm">
+        <ul className="mt-1 text-read">
           {differences.slice(0, 80).map((difference) => (
             <li key={difference.field} className="flex justify-between gap-3 border-t border-soft py-0.5">
               <span className="first-letter:uppercase">{difference.words}</span>

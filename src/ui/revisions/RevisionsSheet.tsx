@@ -33,6 +33,7 @@ function asTree(revisions: readonly RevisionHead[]): [RevisionHead, number][] {
 export function RevisionsSheet({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const compared = useAppSelector((state) => state.session.compared);
+  const current = useAppSelector((state) => state.analysis.current);
   const revisions = useRecords('revisions');
   const [name, setName] = useState('');
   const [shown, setShown] = useState(PAGE);
@@ -63,14 +64,14 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
           void keep();
         }}
       >
-        <label className="flex-1 text-[13px] text-faint">
+        <label className="flex-1 text-label text-faint">
           Name of this state
           <input
             value={name}
             maxLength={200}
             placeholder={usual}
             onChange={(event) => setName(event.target.value)}
-            className="block w-full rounded-sm border border-rule bg-white px-1.5 py-1 text-[15px] text-graphite"
+            className="block w-full rounded-sm border border-rule bg-white px-1.5 py-1 text-lead text-graphite"
           />
         </label>
         <Button look="strong" type="submit">
@@ -78,12 +79,12 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
         </Button>
       </form>
       {fault && (
-        <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+        <p role="alert" className="mt-2 border-l-4 border-stop bg-stop-soft p-2 text-read">
           It was not done: <Say words={fault} />
         </p>
       )}
       {revisions.length === 0 && (
-        <p className="mt-3 text-sm text-faint">
+        <p className="mt-3 text-read text-faint">
           Nothing kept yet. Keep a state before a change that may make things worse: you can lay it under the drawing,
           read what the change did, and go on from it again.
         </p>
@@ -103,7 +104,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
                   </span>
                 )}
                 <span className="font-medium">{revision.name}</span>{' '}
-                <span className="text-[13px] text-faint">
+                <span className="text-label text-faint">
                   {new Date(revision.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
                   {design.basedOn === revision.id && ' · worked on from here'}
                 </span>
@@ -131,7 +132,7 @@ export function RevisionsSheet({ design }: { readonly design: Design }) {
           Show {Math.min(PAGE, tree.length - shown)} more
         </Button>
       )}
-      {compared && <Comparison design={design} compared={compared} />}
+      {compared && <Comparison areStates before={compared} after={{ name: 'now', design, analysis: current }} />}
     </>
   );
 }

@@ -1,13 +1,19 @@
+import { CheckField } from '../fields/CheckField';
 import { useState } from 'react';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { measurableFace } from '@/core/3-shape/section/measurableFace';
-import type { Surface } from '@/core/2-document/schema/surface';
+import { field } from '@/core/2-document/edit/field';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Control, Surface } from '@/core/2-document/schema/surface';
 import { shimFor } from '@/core/6-groups/rigging/shim';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign, type EditOutcome } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
+import { useSet } from '../fields/useSet';
 import { Section } from '../numbers/Section';
+import { levelWords } from './Levelling';
 import { FACE_WORDS } from './faceWords';
 
 const SIDES = ['left', 'right'] as const;
@@ -32,7 +38,13 @@ function withReading(surface: Surface, side: Side, reading: Reading, value: numb
 }
 
 /** What was measured on the airframe before the glue: both sides, beside the drawing. */
-export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surface[] }) {
+export function AsBuiltAngles({
+  design,
+  surfaces,
+}: {
+  readonly design: Design;
+  readonly surfaces: readonly Surface[];
+}) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const [onFace, setOnFace] = useState(false);
@@ -46,19 +58,13 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
       })),
     );
   return (
-    <Section title="Measured on the airframe">
-      <p className="mb-1 text-[13px] text-faint">
-        Level the datum, read each root and tip before the glue. What is measured is flown; empty means as drawn.
+    <Section title="Measured on the airframe" isRare>
+      <p className="mb-1 text-label text-faint">
+        {levelWords(design)} Read each root and tip before the glue. What is measured is flown; empty means as drawn.
       </p>
-      <label className="mb-1 flex items-center gap-1.5 text-sm">
-        <input
-          type="checkbox"
-          className="accent-balance"
-          checked={onFace}
-          onChange={(event) => setOnFace(event.target.checked)}
-        />
+      <CheckField className="mb-1" checked={onFace} onChange={(checked) => setOnFace(checked)}>
         read on the face, not along the chord
-      </label>
+      </CheckField>
       {surfaces.map((surface) => {
         const name = surface.name || surface.id;
         const sides = SIDES.flatMap((side) => surface.asBuilt?.[side]?.incidence ?? []);
@@ -71,7 +77,7 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
           onFace && reading === 'incidence' ? Math.round(degreesFromRadians(face.angle) * 100) / 100 : 0;
         return (
           <div key={surface.id} className="mb-2">
-            <p className="text-sm">
+            <p className="text-read">
               {name}
               {onFace && <span className="text-faint"> · {FACE_WORDS[face.face]}</span>}
             </p>
@@ -94,14 +100,64 @@ export function AsBuiltAngles({ surfaces }: { readonly surfaces: readonly Surfac
               )}
             </div>
             {Math.abs(error) >= 0.1 && (
-              <p className="mt-0.5 text-[13px] text-caution">
+              <p className="mt-0.5 text-label text-caution">
                 Built {decimal(Math.abs(error), 1)}° too far nose {error > 0 ? 'up' : 'down'}:{' '}
                 {formatLength(shim.thickness, units)} under the {shim.edge} edge brings it back.
               </p>
             )}
+            {surface.controls.length > 0 && <ControlReadings surface={surface} />}
           </div>
         );
       })}
+      <TwistReading design={design} />
     </Section>
   );
+}
+
+/** Where each control stands with the stick in the middle, read against its surface. */
+function ControlReadings({ surface }: { readonly surface: Surface }) {
+  const set = useSet();
+  const reading = (control: Control, side: Side, angle: number | undefined): EditOutcome => {
+    const rest = Object.fromEntries(
+      Object.entries({ ...control.asBuilt, [side]: angle }).filter(([, value]) => value !== undefined),
+    ) as NonNullable<Control['asBuilt']>;
+    return set(field('surfaces', surface.id, 'controls', control.id, 'asBuilt'))(
+      Object.keys(rest).length === 0 ? undefined : rest,
+    );
+  };
+  return (
+    <div className="mt-0.5 grid grid-cols-4 gap-x-2">
+      {surface.controls.flatMap((control) =>
+        (surface.mirrored ? SIDES : (['right'] as const)).map((side) => (
+          <QuantityField
+            key={control.id + side}
+            label={`${control.name || control.id}${surface.mirrored ? `, ${side}` : ''}`}
+            kind="angle"
+            value={control.asBuilt?.[side]}
+            placeholder={decimal(control.neutral, 1)}
+            onCommit={(angle) => reading(control, side, angle)}
+            onClear={() => reading(control, side, undefined)}
+          />
+        )),
+      )}
+    </div>
+  );
+}
+
+type Twist = NonNullable<NonNullable<Body['asBuilt']>['twist']>;
+
+/** How far the tail is turned against the wing by a fuselage that is not true. */
+function TwistReading({ design }: { readonly design: Design }) {
+  const set = useSet();
+  return design.bodies.map((body) => (
+    <QuantityField
+      key={body.id}
+      label={`${body.name || body.id}: tail against wing, seen from behind, right side down +`}
+      kind="angle"
+      value={body.asBuilt?.twist}
+      placeholder="not measured"
+      onCommit={(twist) => set(field('bodies', body.id, 'asBuilt'))({ twist: twist as Twist })}
+      onClear={() => set(field('bodies', body.id, 'asBuilt'))(undefined)}
+    />
+  ));
 }

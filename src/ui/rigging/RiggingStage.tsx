@@ -13,10 +13,12 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { Derived, Fact, Why } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { Typeset } from '../numbers/Typeset';
 import { Button } from '../shell/buttons';
 import { AsBuiltAngles } from './AsBuiltAngles';
 import { FACE_WORDS } from './faceWords';
 import { Drives, InTheWind } from './Drives';
+import { Levelling } from './Levelling';
 
 const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(radians), digits)}°`;
 
@@ -24,24 +26,30 @@ const degrees = (radians: number, digits = 1) => `${decimal(degreesFromRadians(r
 export function RiggingStage({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
   const level = design.surfaces.filter(isLevel);
-  if (level.length === 0) return <p className="p-3 text-sm text-faint">Nothing is drawn yet.</p>;
+  if (level.length === 0) return <p className="p-3 text-read text-faint">Nothing is drawn yet.</p>;
   return (
     <>
-      <Angles surfaces={level} analysis={analysis} />
+      <Angles design={design} surfaces={level} analysis={analysis} />
       <TrimNumbers design={design} analysis={analysis} />
       <ShimFor surfaces={level} />
-      <AsBuiltAngles surfaces={level} />
+      <AsBuiltAngles design={design} surfaces={level} />
       <Drives design={design} />
       <InTheWind design={design} />
     </>
   );
 }
 
-function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[]; readonly analysis: Analysis | null }) {
+interface AnglesProps {
+  readonly design: Design;
+  readonly surfaces: readonly Surface[];
+  readonly analysis: Analysis | null;
+}
+
+function Angles({ design, surfaces, analysis }: AnglesProps) {
   const dispatch = useAppDispatch();
   return (
     <Section title="Angles against the datum">
-      <table className="w-full table-fixed text-[13px]">
+      <table className="w-full table-fixed text-label">
         <thead>
           <tr className="text-faint">
             <th scope="col" className="w-[27%] text-left font-normal">
@@ -66,7 +74,7 @@ function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[];
                 <tr className="border-t border-soft">
                   <th
                     scope="row"
-                    className="truncate py-1 pr-1 text-left font-normal"
+                    className="leading-tight py-1 pr-1 text-left font-normal"
                     title={surface.name || surface.id}
                   >
                     {surface.name || surface.id}
@@ -104,7 +112,8 @@ function Angles({ surfaces, analysis }: { readonly surfaces: readonly Surface[];
             `, ${degrees(analysis.rigging.decalageFlown!)} as measured`}
         </Fact>
       )}
-      <p className="mt-1 text-[13px] text-faint">
+      <Levelling design={design} />
+      <p className="mt-1 text-label text-faint">
         “Bears”: the error either way with which it still flies hands off between no lift and 85 % of its stall.
       </p>
     </Section>
@@ -151,7 +160,7 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
           <Why text={rigging.reasons['handsOffLift']} />
         ) : (
           <>
-            C_L {decimal(rigging.handsOffLift, 2)}
+            <Typeset text="C_L" /> {decimal(rigging.handsOffLift, 2)}
             {rigging.handsOffSpeed !== null && `, ${formatValue(rigging.handsOffSpeed, 'speed', units)}`}
           </>
         )}
@@ -160,7 +169,7 @@ function TrimNumbers({ design, analysis }: { readonly design: Design; readonly a
         <>
           <Fact label={`${tail.name || tail.id} for neutral control`}>{degrees(trim.tailIncidence!)}</Fact>
           {Math.abs(change) >= 0.05 && (
-            <div className="mt-1 flex items-center justify-between gap-2 text-sm">
+            <div className="mt-1 flex items-center justify-between gap-2 text-read">
               <span>
                 Shim {formatLength(shim.thickness, units)} under its {shim.edge} edge
               </span>
@@ -183,7 +192,7 @@ function ShimFor({ surfaces }: { readonly surfaces: readonly Surface[] }) {
   const units = useAppSelector((state) => state.settings.units);
   const [turn, setTurn] = useState(1);
   return (
-    <Section title="Shim for any change">
+    <Section title="Shim for any change" isRare>
       <QuantityField
         label="Turn nose up by"
         kind="angle"

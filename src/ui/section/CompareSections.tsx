@@ -1,13 +1,13 @@
 import { field, type FieldChange } from '@/core/2-document/edit/field';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
-import type { SectionKind } from '@/core/2-document/schema/section';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { freshSection } from '@/core/3-shape/section/freshSection';
 import { decimal, formatSpeed, formatValue } from '@/words/formatQuantity';
 import { analyseVariant, setFields } from '@/store/edit';
+import { besideChosen, besideComputed } from '@/store/besideSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
@@ -17,7 +17,7 @@ import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
 
 const SectionPolarChart = late(() => import('./SectionPolarChart'), {
   place: 'The chart of the sections',
-  meanwhile: <p className="h-[200px] text-sm text-faint">Drawing the chart…</p>,
+  meanwhile: <p className="h-[200px] text-read text-faint">Drawing the chart…</p>,
 });
 
 const OTHERS = SECTION_KINDS.filter((kind) => SECTION_BUILDS[kind].fresh !== null);
@@ -33,25 +33,29 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const present = useAppSelector((state) => state.analysis.current);
-  const [kind, setKind] = useState<SectionKind | ''>('');
-  const [sheet, setSheet] = useState('');
-  const [other, setOther] = useState<Analysis | null>(null);
+  const { kind: chosen, sheet, other: computed } = useAppSelector((state) => state.beside);
+  const { section, chord } = surface.stations[station]!;
+  // Without a choice: flat beside whatever is folded, folded beside what is flat.
+  const kind = chosen ?? (section.kind === 'flatPlate' ? 'foldedOverSpar' : 'flatPlate');
   const change: FieldChange[] = [
     ...(kind === ''
       ? []
-      : surface.stations.flatMap((station, index) => {
-          const fresh = freshSection(kind, station.section);
+      : surface.stations.flatMap((of, index) => {
+          const fresh = freshSection(kind, of.section);
           return fresh ? [field('surfaces', surface.id, 'stations', index, 'section').to(fresh)] : [];
         })),
     ...(sheet === '' ? [] : [field('surfaces', surface.id, 'construction', 'material').to(sheet)]),
   ];
-  const asked = JSON.stringify([kind, sheet]);
+  const name = kind === '' ? 'other board' : SECTION_BUILDS[kind].name.toLowerCase();
+  const asked = JSON.stringify([kind, sheet, surface.id]);
   useEffect(() => {
     let current = true;
-    setOther(null);
-    if (asked === '["",""]') return;
+    dispatch(besideComputed(null));
+    if (change.length === 0) return;
     const asking = new AbortController();
-    void dispatch(analyseVariant(withFields(design, change), asking)).then((analysis) => current && setOther(analysis));
+    void dispatch(analyseVariant(withFields(design, change), asking)).then(
+      (analysis) => current && analysis && dispatch(besideComputed({ name, analysis })),
+    );
     return () => {
       current = false;
       asking.abort();
@@ -60,14 +64,13 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
     // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [design, asked, dispatch]);
 
-  const { section, chord } = surface.stations[station]!;
+  const other = computed?.analysis ?? null;
   const reynolds =
     present?.sections.find((entry) => entry.surface === surface.id && entry.station === station)?.reynolds ?? 1e5;
-  const beside = kind === '' ? (section.kind === 'flatPlate' ? 'curvedPlate' : 'flatPlate') : kind;
-  const fresh = freshSection(beside, section);
+  const fresh = kind === '' ? null : freshSection(kind, section);
   const curves = [
     { name: SECTION_BUILDS[section.kind].name.toLowerCase(), section, chord, reynolds },
-    ...(fresh ? [{ name: SECTION_BUILDS[beside].name.toLowerCase(), section: fresh, chord, reynolds }] : []),
+    ...(fresh ? [{ name, section: fresh, chord, reynolds }] : []),
   ];
 
   const rows: readonly (readonly [string, (analysis: Analysis) => string])[] = [
@@ -86,21 +89,21 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
           label="The other built as"
           value={kind}
           options={[['' as const, 'as it is'], ...OTHERS.map((other) => [other, SECTION_BUILDS[other].name] as const)]}
-          onChange={setKind}
+          onChange={(next) => dispatch(besideChosen({ kind: next }))}
         />
         {surface.construction && (
           <SelectField
             label="The other cut from"
             value={sheet}
             options={[['', 'as it is'], ...design.materials.map(({ id, name }) => [id, name || id] as const)]}
-            onChange={setSheet}
+            onChange={(next) => dispatch(besideChosen({ sheet: next }))}
           />
         )}
       </div>
       <SectionPolarChart curves={curves} />
-      {present && asked !== '["",""]' && (
+      {present && change.length > 0 && (
         <>
-          <table className="mt-2 w-full text-[13px]">
+          <table className="mt-2 w-full text-label">
             <thead>
               <tr className="text-faint">
                 <th scope="col" className="text-left font-normal">
@@ -126,15 +129,14 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
               ))}
             </tbody>
           </table>
-          <p className="mt-1 text-[13px] text-faint">
+          <p className="mt-1 text-label text-faint">
             Section data carry ±12 % in lift and ±25 % in drag: smaller differences mean little.
           </p>
           <Button
             className="mt-1.5"
             onClick={() => {
               dispatch(setFields(change));
-              setKind('');
-              setSheet('');
+              dispatch(besideChosen({ kind: null, sheet: '' }));
             }}
           >
             Take it

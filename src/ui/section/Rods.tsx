@@ -6,6 +6,7 @@ import { MOST_OFF_THICKEST, offThickest, sparPlaces } from '@/core/3-shape/patte
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { addSpar, removeSpar } from '@/store/airframe';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { SelectField } from '../fields/SelectField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
@@ -13,6 +14,12 @@ import { Button, IconButton } from '../shell/buttons';
 import { Menu, MenuEntry } from '../shell/Menu';
 import { useSet } from '../fields/useSet';
 import type { FieldOf } from '@/core/2-document/edit/field';
+
+const SHAPES = [
+  ['rectangle', 'bar'],
+  ['round', 'round rod'],
+  ['tube', 'tube'],
+] as const;
 
 const ADD = (
   <Button>
@@ -26,6 +33,7 @@ export function Rods({ surface }: { readonly surface: Surface }) {
   return (
     <Section
       title="Rods through the chord"
+      isRare
       aside={
         <Menu trigger={ADD} align="end">
           {ROD_STOCK.map((stock) => (
@@ -41,7 +49,7 @@ export function Rods({ surface }: { readonly surface: Surface }) {
       }
     >
       {surface.spars.length === 0 && (
-        <p className="text-[13px] text-faint">
+        <p className="text-label text-faint">
           None: the board carries it alone. A straight rod is a line in plan; its place in the chord follows.
         </p>
       )}
@@ -87,10 +95,12 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
           value={spar.linearDensity}
           onCommit={set(field(...of, 'linearDensity'))}
         />
-        {length('Wide', field(...of, 'width'), spar.width)}
-        {length('High', field(...of, 'height'), spar.height)}
+        <SelectField label="Shape" value={spar.shape} options={SHAPES} onChange={set(field(...of, 'shape'))} />
+        {length(spar.shape === 'rectangle' ? 'Wide' : 'Diameter', field(...of, 'width'), spar.width)}
+        {spar.shape === 'rectangle' && length('High', field(...of, 'height'), spar.height)}
+        {spar.shape === 'tube' && length('Inside', field(...of, 'innerDiameter'), spar.innerDiameter)}
       </div>
-      <table className="mt-1 w-full text-[13px]">
+      <table className="mt-1 w-full text-label">
         <caption className="sr-only">Where {name} lies in the chord</caption>
         <thead>
           <tr className="text-left text-faint">

@@ -16,7 +16,7 @@ import { thicknessWorking } from '@/core/6-groups/sections/sections';
 import { Derived, Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { SECTION_BUILDS, SECTION_KINDS } from '@/core/3-shape/section/kinds';
-import { SECTION_FORMS, type SectionField, type SectionKey } from './sectionForms';
+import { SECTION_FORMS, type SectionChoice, type SectionField, type SectionKey } from './sectionForms';
 
 interface SectionEditorProps {
   readonly surface: Surface;
@@ -37,12 +37,12 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
   const summary = useAppSelector((state) =>
     state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === station),
   );
-  const setAll = (key: SectionKey, value: number) =>
+  const setAll = (key: string, value: number | string | boolean | undefined) =>
     dispatch(
       setFields(
         surface.stations.flatMap(({ section }, index) =>
           isMeant(index) && section.kind === root.kind
-            ? [field('surfaces', surface.id, 'stations', index, 'section', key).to(value)]
+            ? [field('surfaces', surface.id, 'stations', index, 'section', key as SectionKey).to(value as number)]
             : [],
         ),
       ),
@@ -99,7 +99,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
       }
     >
       {fault && (
-        <p role="alert" className="mb-1.5 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+        <p role="alert" className="mb-1.5 border-l-4 border-stop bg-stop-soft p-2 text-read">
           {fault}
         </p>
       )}
@@ -121,19 +121,30 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
           ]}
           onChange={(scope) => setAlone(scope === 'one')}
         />
-        {(SECTION_FORMS[root.kind].fields as readonly SectionField[]).map(({ key, label, kind }) => {
+        {(SECTION_FORMS[root.kind].fields as readonly SectionField[]).map(({ key, label, kind, without }) => {
           const factor = kind === 'percent' ? 100 : 1;
-          const value = (root as unknown as Record<string, number>)[key]!;
+          const value = (root as unknown as Record<string, number | undefined>)[key];
           return (
             <QuantityField
               key={key}
               label={label}
               kind={kind}
-              value={value * factor}
+              value={value === undefined ? undefined : value * factor}
               onCommit={(next) => setAll(key, next / factor)}
+              {...(without === undefined ? {} : { placeholder: without, onClear: () => setAll(key, undefined) })}
             />
           );
         })}
+        {((SECTION_FORMS[root.kind].choices ?? []) as readonly SectionChoice[]).map(({ key, label, options }) => (
+          <div key={key} className="col-span-2">
+            <SelectField
+              label={label}
+              value={String((root as unknown as Record<string, string | boolean>)[key])}
+              options={options.map(([value, words]) => [String(value), words] as const)}
+              onChange={(chosen) => setAll(key, options.find(([value]) => String(value) === chosen)![0])}
+            />
+          </div>
+        ))}
       </div>
       {summary && (
         <div className="mt-1.5">
@@ -145,8 +156,10 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
           <Fact label="Zero-lift angle, moment">
             {decimal(degreesFromRadians(summary.zeroLiftAngle), 2)}°, {decimal(summary.quarterChordMoment, 3)}
           </Fact>
+          <Fact label="Least drag at cruise Re">{decimal(summary.leastDrag, 4)} with its edges</Fact>
           <Fact label="Greatest lift at cruise Re">
-            {decimal(summary.maximumLift, 2)} ±12 % at {thousands(summary.reynolds)}
+            {decimal(summary.maximumLift, 2)} ±{decimal(summary.maximumLiftBand * 100, 0)} % at{' '}
+            {thousands(summary.reynolds)}
             {summary.outsideTable && ' (outside the table)'}
           </Fact>
         </div>

@@ -1,6 +1,6 @@
 import type { Section } from '@/core/2-document/schema/section';
 import { sectionPolar } from '@/core/3-shape/section/sectionPolar';
-import Chart, { BALANCE, INK } from '../charts/Chart';
+import Chart from '../charts/Chart';
 
 export interface Curve {
   readonly name: string;
@@ -13,20 +13,16 @@ export interface Curve {
 export default function SectionPolarChart({ curves }: { readonly curves: readonly Curve[] }) {
   return (
     <Chart
+      caption="Lift over profile drag"
       x="profile drag"
       y="lift"
-      data={curves.map(({ name, section, chord, reynolds }, index) => {
+      lines={curves.map(({ name, section, chord, reynolds }, index) => {
         const points = sectionPolar(section, chord, reynolds);
         return {
+          name,
           x: points.map(({ drag }) => drag),
           y: points.map(({ lift }) => lift),
-          name,
-          mode: 'lines' as const,
-          line: {
-            color: index === 0 ? BALANCE : INK,
-            width: index === 0 ? 2.5 : 1.5,
-            dash: index === 0 ? ('solid' as const) : ('dash' as const),
-          },
+          look: index === 0 ? 'strong' : 'dashed',
         };
       })}
     />

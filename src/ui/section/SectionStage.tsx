@@ -19,7 +19,7 @@ import { TrialFolds } from './TrialFolds';
 export function SectionStage({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const chosen = useChosenStation(design);
-  if (!chosen) return <p className="p-3 text-sm text-faint">Nothing is drawn yet.</p>;
+  if (!chosen) return <p className="p-3 text-read text-faint">Nothing is drawn yet.</p>;
   const { surface, station } = chosen;
   const material = design.materials.find(({ id }) => id === surface.construction?.material);
   return (
@@ -36,7 +36,7 @@ export function SectionStage({ design }: { readonly design: Design }) {
             type="button"
             aria-pressed={index === station}
             onClick={() => dispatch(surfaceChosen({ surface: surface.id, station: index }))}
-            className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-sm aria-pressed:border-graphite aria-pressed:bg-soft"
+            className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-read aria-pressed:border-graphite aria-pressed:bg-soft"
           >
             {index === 0 ? 'root' : index === surface.stations.length - 1 ? 'tip' : `station ${index + 1}`}
           </button>
@@ -45,7 +45,9 @@ export function SectionStage({ design }: { readonly design: Design }) {
       <SectionEditor surface={surface} station={station} />
       <SquareToEdge surface={surface} />
       <Rods surface={surface} />
-      {material && buildOf(surface.stations[station]!.section).pattern && <TrialFolds material={material} />}
+      {material && buildOf(surface.stations[station]!.section).pattern && (
+        <TrialFolds material={material} section={surface.stations[station]!.section} />
+      )}
       <CompareSections design={design} surface={surface} station={station} />
     </>
   );
@@ -68,7 +70,7 @@ function SquareToEdge({ surface }: { readonly surface: Surface }) {
   });
   if (rows.length === 0) return null;
   return (
-    <Section title="Folded square to the swept edge">
+    <Section title="Folded square to the swept edge" isRare>
       {rows.map(({ index, square, chord, thickness }) => (
         <Fact
           key={index}

@@ -5,6 +5,7 @@ import type { Point } from '@/core/3-shape/outline/path';
 import { svgPath } from '@/core/3-shape/outline/svgPath';
 import { formatLength } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
+import { spacedLabels } from '../sheet/spacedLabels';
 import { MARGIN } from './margin';
 
 /** How each kind of line is drawn; the same on paper later. */
@@ -18,10 +19,10 @@ const LINE_LOOK: Record<LineKind, { readonly dash: string | undefined; readonly 
 };
 
 /** Height of the strip on the sheet [px]. */
-const STRIP_TALL = 84;
+const STRIP_TALL = 44;
 
-/** Words near an end of the strip stay on it. */
-const anchorAt = (share: number) => (share < 0.12 ? 'start' : share > 0.88 ? 'end' : 'middle');
+/** Room of a letter [px]. */
+const LETTER = 5.6;
 
 /** The flat strip with its score lines, from the end of the lower skin at the left to the trailing edge. */
 export function Strip({
@@ -36,6 +37,20 @@ export function Strip({
   const units = useAppSelector((state) => state.settings.units);
   const scale = (width - 2 * MARGIN) / pattern.cutWidth;
   const named = pattern.lines.filter(({ words }) => words !== '');
+  const texts = named.map(({ at, words }) => `${words} ${formatLength(at, units, 1)}`);
+  const rows = width < 480 ? 3 : 2;
+  // In turn on so many lines, apart from one another on each.
+  const placed = named.map(({ at }) => MARGIN + at * scale);
+  for (let row = 0; row < rows; row++) {
+    const own = named.flatMap((_, index) => (index % rows === row ? [index] : []));
+    const half = Math.max(...own.map((index) => texts[index]!.length)) * (LETTER / 2);
+    const spaced = spacedLabels(
+      own.map((index) => placed[index]!),
+      2 * half,
+      [half + 4, width - half - 4],
+    );
+    for (const [rank, index] of own.entries()) placed[index] = spaced[rank]!;
+  }
   const part = stripOutline(pattern, 'Strip', STRIP_TALL / scale);
   const paper = { place: ([x, y]: Point): Point => [MARGIN + x * scale, top + y * scale], scale, isMirrored: true };
   return (
@@ -54,14 +69,9 @@ export function Strip({
         />
       ))}
       <g fontSize={11.5} fill="var(--color-graphite)">
-        {named.map(({ at, words }, index) => (
-          <text
-            key={words}
-            x={MARGIN + at * scale}
-            y={top + STRIP_TALL + 16 + (index % 2) * 15}
-            textAnchor={anchorAt(at / pattern.cutWidth)}
-          >
-            {words} {formatLength(at, units, 1)}
+        {named.map(({ words }, index) => (
+          <text key={words} x={placed[index]} y={top + STRIP_TALL + 16 + (index % rows) * 15} textAnchor="middle">
+            {texts[index]}
           </text>
         ))}
       </g>

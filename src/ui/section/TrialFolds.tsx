@@ -2,7 +2,8 @@ import { Plus, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import type { TrialFold } from '@/core/2-document/records/recordKinds';
 import type { Material } from '@/core/2-document/schema/airframe';
-import { bendCorrection } from '@/core/3-shape/pattern/foldPattern';
+import type { Section as BuiltSection } from '@/core/2-document/schema/section';
+import { bendCorrection, shortfallOf } from '@/core/3-shape/pattern/foldPattern';
 import { useAppDispatch } from '@/store/hooks';
 import { addTrialFold, changeTrialFold, dropTrialFold } from '@/store/trialFolds';
 import { decimal } from '@/words/formatQuantity';
@@ -19,8 +20,13 @@ export function useFoldsOf(material: string | undefined): readonly TrialFold[] {
   return useRecords('trialFolds').filter((fold) => fold.material === material);
 }
 
+interface TrialFoldsProps {
+  readonly material: Material;
+  readonly section: BuiltSection;
+}
+
 /** What trial folds of this board showed: the next pattern takes it up. */
-export function TrialFolds({ material }: { readonly material: Material }) {
+export function TrialFolds({ material, section }: TrialFoldsProps) {
   const dispatch = useAppDispatch();
   const folds = useFoldsOf(material.id);
   const takeOut = async (fold: TrialFold) => {
@@ -33,6 +39,7 @@ export function TrialFolds({ material }: { readonly material: Material }) {
   return (
     <Section
       title="Trial folds of this board"
+      isRare
       aside={
         <Button onClick={() => void told('No trial fold was added', () => dispatch(addTrialFold(material.id)))}>
           <Plus size={14} aria-hidden="true" /> Add
@@ -40,9 +47,9 @@ export function TrialFolds({ material }: { readonly material: Material }) {
       }
     >
       {folds.length === 0 && (
-        <p className="text-[13px] text-faint">
-          Fold a scrap through half a turn and measure how much shorter the upper skin came out: the board remembers.
-          Mind the knife: cut away from you.
+        <p className="text-label text-faint">
+          Cut a strip for this section, fold it, and measure the chord it reached: the board remembers. Mind the knife:
+          cut away from you.
         </p>
       )}
       <ul className="space-y-1.5">
@@ -52,7 +59,22 @@ export function TrialFolds({ material }: { readonly material: Material }) {
             return null;
           };
           return (
-            <li key={fold.id} className="grid grid-cols-[1fr_1fr_1fr_28px] items-end gap-1.5">
+            <li key={fold.id} className="grid grid-cols-[1fr_1fr_1fr_28px] items-end gap-x-1.5 gap-y-1">
+              <QuantityField
+                label="Strip cut"
+                kind="length"
+                value={fold.stripCut}
+                placeholder="mm"
+                onCommit={(stripCut) => change(concluded(section, { ...fold, stripCut }))}
+              />
+              <QuantityField
+                label="Chord reached"
+                kind="length"
+                value={fold.chordReached}
+                placeholder="mm"
+                onCommit={(chordReached) => change(concluded(section, { ...fold, chordReached }))}
+              />
+              <span className="col-span-2" />
               <QuantityField
                 label="Short by"
                 kind="length"
@@ -80,7 +102,7 @@ export function TrialFolds({ material }: { readonly material: Material }) {
                   ['inner', 'inside'],
                   ['outer', 'outside'],
                 ]}
-                onChange={(scoredFace) => change({ scoredFace })}
+                onChange={(scoredFace) => change(concluded(section, { ...fold, scoredFace }))}
               />
               <IconButton
                 label={`Take trial fold ${index + 1} out`}
@@ -93,7 +115,7 @@ export function TrialFolds({ material }: { readonly material: Material }) {
       </ul>
       <UnreadableRecords kind="trialFolds" />
       {folds.length > 0 && (
-        <p className="mt-1 text-[13px] text-faint">
+        <p className="mt-1 text-label text-faint">
           Scored inside, this board takes {decimal(bendCorrection(folds, 'inner') * Math.PI, 1)} mm more for half a
           turn.
         </p>
@@ -101,6 +123,27 @@ export function TrialFolds({ material }: { readonly material: Material }) {
     </Section>
   );
 }
+
+/** What a fold shows by the strip that was cut and the chord it reached; what was typed of it stands until both are known. */
+function concluded(section: BuiltSection, fold: TrialFold): Parameters<typeof changeTrialFold>[1] {
+  const { stripCut, chordReached, scoredFace } = fold;
+  const known = {
+    scoredFace,
+    ...(stripCut === undefined ? {} : { stripCut }),
+    ...(chordReached === undefined ? {} : { chordReached }),
+  };
+  if (stripCut === undefined || chordReached === undefined || section.kind !== 'foldedOverSpar') return known;
+  const seen = shortfallOf(section, { stripCut, chordReached, scored: scoredFace });
+  if (!seen || Math.abs(seen.shortfall) > MOST_SHORTFALL) return known;
+  return {
+    ...known,
+    shortfall: (Math.round(seen.shortfall * 100) / 100) as TrialFold['shortfall'],
+    angle: Math.min(HALF_A_TURN, seen.angle) as TrialFold['angle'],
+  };
+}
+
+/** A fold is told up to half a turn; what the upper skin turns on behind the spar is little [°]. */
+const HALF_A_TURN = 180;
 
 /** A scrap is no longer than this [mm]. */
 const MOST_SHORTFALL = 200;

@@ -4,9 +4,10 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
-import { fill, Now, show } from '#/tests/render';
+import { choose, fill, Now, show } from '#/tests/render';
 import { foldPattern } from '@/core/3-shape/pattern/foldPattern';
 import { SectionStage } from './SectionStage';
+import { surfaceChosen } from '@/store/sessionSlice';
 import { ChosenSection } from './SectionSheet';
 
 afterEach(cleanup);
@@ -42,11 +43,11 @@ describe('how it is built', () => {
     const { hand, design } = await stage('gannet-vee');
     const kinds = () => design().surfaces[0]!.stations.map(({ section }) => section.kind);
     await hand.click(screen.getByRole('button', { name: 'tip' }));
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'For' }), 'this one');
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Built as' }), 'Flat sheet');
+    await choose(hand, 'For', 'this one');
+    await choose(hand, 'Built as', 'Flat sheet');
     expect(kinds()).toEqual(['foldedOverSpar', 'flatPlate']);
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'For' }), 'all stations');
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Built as' }), 'Curved over ribs');
+    await choose(hand, 'For', 'all stations');
+    await choose(hand, 'Built as', 'Curved over ribs');
     expect(kinds()).toEqual(['curvedPlate', 'curvedPlate']);
     await fill(hand, 'Camber', '6');
     for (const { section } of design().surfaces[0]!.stations) expect(section).toMatchObject({ camber: 0.06 });
@@ -91,7 +92,7 @@ describe('the strip to cut', () => {
     };
     const shown = () => screen.getByTestId('cut-width').textContent;
     expect(shown()).toContain(`Cut a strip of ${wanted('inner')} mm`);
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Scored or cut from' }), 'outer');
+    await choose(hand, 'Scored or cut from', 'outside: inner face keeps its length');
     await waitFor(() => expect(shown()).toContain(`Cut a strip of ${wanted('outer')} mm`));
     expect(wanted('outer')).not.toBe(wanted('inner'));
     // Every line of the strip is named on it.
@@ -101,6 +102,19 @@ describe('the strip to cut', () => {
     expect(words.join('; ')).toMatch(
       /end of the lower skin 0 mm; spar, below .*; nose .*; spar, above .*; trailing edge/,
     );
+  });
+
+  test('a trial fold is told by the strip that was cut and the chord it reached', async () => {
+    const { hand, designs, id } = await stage('gannet-vee');
+    const width = Number(/strip of ([\d.]+) mm/.exec(screen.getByTestId('cut-width').textContent!)![1]);
+    const folds = within(screen.getByRole('group', { name: 'Trial folds of this board' }));
+    await hand.click(folds.getByRole('button', { name: 'Add' }));
+    await waitFor(() => expect(screen.getByRole('textbox', { name: 'Strip cut' })).toBeTruthy());
+    await fill(hand, 'Strip cut', String(width));
+    await fill(hand, 'Chord reached', '187');
+    const short = () => Number(screen.getByRole<HTMLInputElement>('textbox', { name: 'Short by' }).value);
+    await waitFor(() => expect(Math.abs(short() - 3)).toBeLessThan(0.6));
+    expect(await designs.records.count('trialFolds', id)).toBe(1);
   });
 
   test('a trial fold teaches the board: the next strip is wider', async () => {
@@ -117,6 +131,36 @@ describe('the strip to cut', () => {
     await hand.click(screen.getByRole('button', { name: 'Take trial fold 1 out' }));
     await waitFor(() => expect(width()).toBe(before));
     expect(await designs.records.count('trialFolds', id)).toBe(0);
+  });
+});
+
+describe('the choices of a section', () => {
+  test('edges, noses and what closes the underside are the builder’s', async () => {
+    const { hand, design } = await stage('gannet-vee');
+    const root = () => design().surfaces[0]!.stations[0]!.section;
+    await choose(hand, 'Nose', 'one dent');
+    expect(root()).toMatchObject({ scores: 1 });
+    expect(screen.getByTestId('cut-width').textContent).toMatch(/Peel or slit the inside paper/);
+    await fill(hand, 'Single sheet from', '75');
+    expect(root()).toMatchObject({ singleFrom: 0.75 });
+    await fill(hand, 'Single sheet from', '');
+    expect(root()).not.toHaveProperty('singleFrom', 0.75);
+    await choose(hand, 'Built as', 'Curved over ribs');
+    await choose(hand, 'Below', 'closed with film');
+    expect(root()).toMatchObject({ openBelow: false });
+    await choose(hand, 'Built as', 'Flat sheet');
+    await choose(hand, 'Edges', 'cut square');
+    expect(root()).toMatchObject({ edge: 'square' });
+    await choose(hand, 'Built as', 'Ribs under film');
+    expect(screen.getByTestId('cut-width').textContent).toMatch(/A rib every 60 mm/);
+  });
+
+  test('the drawing says where the meter lies and where a control stands', async () => {
+    const { design, session } = await stage('storm-courier');
+    expect(screen.getByTestId('meter-face').textContent).toMatch(/meter on/);
+    expect(design().surfaces[0]!.controls[0]!.neutral).toBe(-2.5);
+    session.store.dispatch(surfaceChosen({ surface: 'wing', station: 1 }));
+    await waitFor(() => expect(document.body.textContent).toMatch(/stands 2.5° up/));
   });
 });
 

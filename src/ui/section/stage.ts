@@ -7,6 +7,12 @@ export const section = {
   path: 'section',
   title: 'Section',
   isStarted: hasWing,
+  task: 'Choose how the section is built, and see what it costs beside another.',
+  fields: [
+    ['Section', 'Built as'],
+    ['Section', 'For'],
+    ['Beside another section', 'The other built as'],
+  ],
   Sheet: ChosenSection,
   Inputs: SectionStage,
 } as const satisfies StageEntry;

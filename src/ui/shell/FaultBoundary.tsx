@@ -41,7 +41,7 @@ function Fault({ place, error, resetErrorBoundary }: FallbackProps & { readonly 
     }
   };
   return (
-    <div role="alert" className="m-3 border-l-4 border-stop bg-stop-soft p-3 text-sm">
+    <div role="alert" className="m-3 border-l-4 border-stop bg-stop-soft p-3 text-read">
       <p className="font-semibold">{place} could not be shown; your design is not touched.</p>
       <p className="mt-1">{fault.message}</p>
       <div className="mt-2 flex flex-wrap gap-2">
@@ -57,7 +57,7 @@ function Fault({ place, error, resetErrorBoundary }: FallbackProps & { readonly 
         <textarea
           readOnly
           aria-label="Report"
-          className="mt-2 h-32 w-full border border-rule bg-white p-1 font-mono text-xs"
+          className="mt-2 h-32 w-full border border-rule bg-white p-1 font-mono text-note"
           value={report}
         />
       )}

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { RevisionsButton } from '../revisions/RevisionsButton';
+import { CommandPalette } from '../palette/CommandPalette';
 import { AssembliesButton } from '../assemblies/AssembliesButton';
 import { TextField } from '../fields/TextField';
 import { Button, IconButton } from './buttons';
@@ -33,16 +34,16 @@ export function Header() {
   };
   const isFull = useAppSelector((state) => state.document.past.length >= HISTORY_LIMIT);
   return (
-    <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
+    <header className="flex h-12 shrink-0 items-center gap-3 low:h-11 border-b border-graphite bg-sheet px-3 phone:h-auto phone:flex-wrap phone:gap-2 phone:px-2 phone:py-1">
       <h1 className="sr-only" tabIndex={-1}>
         {design.name}
       </h1>
       <SkipLink to="numbers">Skip to the numbers</SkipLink>
       <Link to="/" className="flex items-center gap-2 font-semibold">
         <img src="/icon.svg" alt="" className="size-6" />
-        Inclinar
+        <span className="small:sr-only">Inclinar</span>
       </Link>
-      <span aria-hidden="true" className="text-rule">
+      <span aria-hidden="true" className="text-rule phone:hidden">
         /
       </span>
       <TextField
@@ -50,7 +51,7 @@ export function Header() {
         hideLabel
         value={design.name}
         onCommit={(name) => dispatch(setFields([field('name').to(name)]))}
-        className="w-56 font-medium"
+        className="w-56 font-medium phone:w-auto phone:flex-1"
       />
       <IconButton
         label={isFull ? `Undo (the last ${HISTORY_LIMIT} steps are kept)` : 'Undo'}
@@ -62,7 +63,7 @@ export function Header() {
       <p
         role="status"
         title={saveDetail ?? undefined}
-        className={`line-clamp-2 min-w-0 text-xs ${save === 'saved' || save === 'saving' ? 'text-faint' : 'font-semibold text-stop'}`}
+        className={`line-clamp-2 min-w-0 text-note ${save === 'saved' || save === 'saving' ? 'text-faint small:sr-only' : 'font-semibold text-stop'}`}
         data-testid="save-state"
       >
         {SAVE_WORDS[save]}
@@ -78,12 +79,13 @@ export function Header() {
           </Button>
         </>
       )}
-      <div className="ml-auto flex items-center gap-3">
+      <div className="ml-auto flex items-center gap-3 phone:ml-0 phone:w-full phone:justify-between phone:gap-1">
+        <CommandPalette />
         <AssembliesButton design={design} />
         <RevisionsButton design={design} />
         <UnitsSwitch />
         <Button onClick={() => void takeOut()}>
-          <Download size={15} aria-hidden="true" /> Export
+          <Download size={15} aria-hidden="true" /> <span className="small:sr-only">Export</span>
         </Button>
       </div>
     </header>

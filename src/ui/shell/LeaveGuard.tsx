@@ -25,7 +25,7 @@ export function LeaveGuard({ id }: { readonly id: string }) {
         <AlertDialog.Overlay className="fixed inset-0 z-20 bg-graphite/20" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-30 w-[480px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-graphite bg-sheet p-4">
           <AlertDialog.Title className="text-lg font-semibold">{design.name} is not saved</AlertDialog.Title>
-          <AlertDialog.Description className="mt-1 text-sm">
+          <AlertDialog.Description className="mt-1 text-read">
             The last changes could not be saved{detail ? ` (${detail})` : ''}. Inclinar goes on trying as long as this
             page is open; closing it loses them. An exported file keeps them.
           </AlertDialog.Description>

@@ -16,7 +16,7 @@ export function Menu({ trigger, align = 'start', children }: MenuProps) {
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal container={layer()}>
         <DropdownMenu.Content
-          className="z-40 max-h-96 overflow-y-auto border border-graphite bg-sheet py-1 text-sm shadow-lg"
+          className="z-40 max-h-96 overflow-y-auto border border-graphite bg-sheet py-1 text-read shadow-lg"
           sideOffset={4}
           align={align}
           tabIndex={0}
@@ -53,7 +53,7 @@ export function MenuEntry({ onSelect, disabled, aside, children }: MenuEntryProp
 export function MenuGroup({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <DropdownMenu.Group>
-      <DropdownMenu.Label className="px-3 pt-1.5 text-xs tracking-wide text-faint uppercase">
+      <DropdownMenu.Label className="px-3 pt-1.5 text-note tracking-wide text-faint uppercase">
         {title}
       </DropdownMenu.Label>
       {children}

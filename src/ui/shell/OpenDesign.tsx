@@ -1,12 +1,15 @@
 import { memo, type ReactNode, useEffect } from 'react';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceBeam } from '../beam/BalanceBeam';
-import { FindingsPanel } from '../findings/FindingsPanel';
+import { FindingsStrip } from '../findings/FindingsStrip';
 import { MarkDefinitions } from '../marks/marks';
 import type { StageEntry } from '../stages/stage';
+import { AllGroups } from './AllGroups';
 import { FaultBoundary } from './FaultBoundary';
 import { Header } from './Header';
+import { InputsDrawer } from './InputsDrawer';
 import { PacedProvider } from './PacedProvider';
+import { StageTask } from './StageTask';
 import { StageList } from './StageList';
 
 interface OpenDesignProps {
@@ -31,28 +34,33 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
         <Header />
       </PacedProvider>
       {notice}
-      <div className="flex min-h-0 flex-1">
+      <div className="flex min-h-0 flex-1 phone:flex-col">
         <PacedProvider>
           <StageList id={id} />
         </PacedProvider>
-        <main className="min-w-0 flex-1 contain-strict will-change-transform" aria-label="Drawing">
+        <main
+          className="min-w-0 flex-1 contain-strict will-change-transform phone:h-[36vh] phone:flex-none phone:border-b phone:border-rule"
+          aria-label="Drawing"
+          data-testid="sheet"
+        >
           <FaultBoundary place={`The drawing of ${stage.title}`}>
             <StageSheet stage={stage} />
           </FaultBoundary>
         </main>
         <PacedProvider>
-          <aside className="flex w-[352px] shrink-0 flex-col border-l border-rule contain-strict will-change-transform">
-            <section id="numbers" aria-label="Numbers" className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
-              <FaultBoundary place={`The numbers of ${stage.title}`}>
-                <StageInputs key={stage.path} stage={stage} />
-              </FaultBoundary>
-            </section>
-            <FaultBoundary place="The findings">
-              <FindingsPanel />
+          <InputsDrawer foot={<StageTask id={id} stage={stage} />}>
+            <FaultBoundary place={`The numbers of ${stage.title}`}>
+              <StageInputs key={stage.path} stage={stage} />
             </FaultBoundary>
-          </aside>
+            <AllGroups />
+          </InputsDrawer>
         </PacedProvider>
       </div>
+      <FaultBoundary place="The findings">
+        <PacedProvider>
+          <FindingsStrip />
+        </PacedProvider>
+      </FaultBoundary>
       <FaultBoundary place="The balance beam">
         <BalanceBeam />
       </FaultBoundary>

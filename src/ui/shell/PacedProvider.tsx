@@ -20,10 +20,10 @@ function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>
     seen = store.getState();
     for (const listener of Array.from(listeners)) listener();
   };
-  const stop = store.subscribe(() => {
+  const follow = () => {
     if (!store.getState().session.dragging) catchUp();
     else timer ??= setTimeout(catchUp, PACE);
-  });
+  };
   return {
     store: {
       ...store,
@@ -33,9 +33,15 @@ function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>
         return () => void listeners.delete(listener);
       },
     },
-    close: () => {
-      stop();
-      if (timer !== null) clearTimeout(timer);
+    /** Follows until the answer is called. */
+    start: () => {
+      const stop = store.subscribe(follow);
+      follow();
+      return () => {
+        stop();
+        if (timer !== null) clearTimeout(timer);
+        timer = null;
+      };
     },
   };
 }
@@ -43,6 +49,6 @@ function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>
 export function PacedProvider({ children }: { readonly children: ReactNode }) {
   const store = useStore<RootState, UnknownAction>();
   const paced = useMemo(() => pacedStore(store as AppStore), [store]);
-  useEffect(() => () => paced.close(), [paced]);
+  useEffect(() => paced.start(), [paced]);
   return <Provider store={paced.store as AppStore}>{children}</Provider>;
 }

@@ -16,7 +16,7 @@ export function SideSheet({ title, icon, count, children }: SideSheetProps) {
     <Dialog.Root>
       <Dialog.Trigger asChild>
         <Button>
-          {icon} {title}
+          {icon} <span className="small:sr-only">{title}</span>
           {count > 0 && <span className="text-faint">{count}</span>}
         </Button>
       </Dialog.Trigger>

@@ -1,5 +1,6 @@
 import type { DisplayUnits } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { SelectField } from '../fields/SelectField';
 import { unitsChanged } from '@/store/settingsSlice';
 
 const CHOICES: { readonly [Key in keyof DisplayUnits]: readonly DisplayUnits[Key][] } = {
@@ -21,19 +22,15 @@ export function UnitsSwitch() {
   return (
     <div className="flex gap-1" role="group" aria-label="Units">
       {(Object.keys(CHOICES) as (keyof DisplayUnits)[]).map((key) => (
-        <select
+        <SelectField
           key={key}
-          aria-label={NAMES[key]}
+          hideLabel
+          label={NAMES[key]}
           value={units[key]}
-          onChange={(event) => dispatch(unitsChanged({ [key]: event.target.value }))}
-          className="rounded-sm border border-rule bg-white px-1 py-0.5 text-sm"
-        >
-          {CHOICES[key].map((choice) => (
-            <option key={choice} value={choice}>
-              {choice}
-            </option>
-          ))}
-        </select>
+          options={CHOICES[key].map((choice) => [choice, choice] as const)}
+          onChange={(choice) => dispatch(unitsChanged({ [key]: choice }))}
+          className="text-read"
+        />
       ))}
     </div>
   );

@@ -37,7 +37,7 @@ export function UnreadableRow({ id, name, raw, children, remove, onGone }: Unrea
           <OctagonAlert size={16} aria-hidden="true" className="mr-1.5 inline align-text-bottom text-stop" />
           {name} cannot be read
         </p>
-        <p className="text-sm">{children} It is kept as it is: save it before you remove it.</p>
+        <p className="text-read">{children} It is kept as it is: save it before you remove it.</p>
       </div>
       <Button
         onClick={() =>

@@ -8,6 +8,7 @@ import type { Opening } from '@/store/store';
 import { Button } from './buttons';
 import { isTextEntry } from './isTextEntry';
 import { LeaveGuard } from './LeaveGuard';
+import { Shortcuts } from './Shortcuts';
 import { told } from './told';
 import { Waiting } from './Waiting';
 import { OpenDesign } from './OpenDesign';
@@ -62,6 +63,7 @@ export function Workbench() {
   return (
     <>
       <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />
+      <Shortcuts id={id} />
       <LeaveGuard id={id} />
     </>
   );
@@ -77,7 +79,7 @@ function ConflictBar() {
     if (choice === 'copy' && next) navigate(`/design/${next}/wing`);
   };
   return (
-    <div role="alert" className="flex items-center gap-3 border-b border-stop bg-stop-soft px-3 py-2 text-sm">
+    <div role="alert" className="flex items-center gap-3 border-b border-stop bg-stop-soft px-3 py-2 text-read">
       <p className="flex-1">
         This design was changed in another tab while you worked here. Nothing was overwritten
         {saveDetail !== null && `, and what you have here is kept among the revisions as “${saveDetail}”`}: choose which

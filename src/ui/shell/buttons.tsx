@@ -1,8 +1,10 @@
 import { clsx } from 'clsx';
+import { Tooltip } from 'radix-ui';
 import type { ComponentProps, ReactNode } from 'react';
+import { layer } from './layer';
 
 const BASE =
-  'inline-flex items-center justify-center gap-1.5 rounded-sm border px-2.5 py-1 text-sm font-medium disabled:opacity-45 disabled:cursor-not-allowed cursor-pointer';
+  'inline-flex items-center justify-center gap-1.5 rounded-sm border px-2.5 py-1 text-read font-medium disabled:opacity-45 disabled:cursor-not-allowed cursor-pointer';
 
 const LOOKS = {
   plain: 'border-rule bg-sheet hover:bg-soft',
@@ -26,8 +28,24 @@ interface IconButtonProps extends Omit<ButtonProps, 'children'> {
 /** A button that shows only an icon; its label is its name and its tip. */
 export function IconButton({ label, icon, look = 'quiet', className, ...rest }: IconButtonProps) {
   return (
-    <Button look={look} aria-label={label} title={label} className={clsx('size-8 !p-0', className)} {...rest}>
-      {icon}
-    </Button>
+    <Tooltip.Provider delayDuration={400}>
+      <Tooltip.Root>
+        <Tooltip.Trigger asChild>
+          <Button look={look} aria-label={label} className={clsx('size-8 !p-0', className)} {...rest}>
+            {icon}
+          </Button>
+        </Tooltip.Trigger>
+        <Tooltip.Portal container={layer()}>
+          <Tooltip.Content
+            sideOffset={4}
+            collisionPadding={8}
+            aria-hidden="true"
+            className="z-50 max-w-64 bg-graphite px-2 py-1 text-label text-sheet"
+          >
+            {label}
+          </Tooltip.Content>
+        </Tooltip.Portal>
+      </Tooltip.Root>
+    </Tooltip.Provider>
   );
 }

@@ -3,7 +3,8 @@ import { afterEach, beforeEach, expect, test } from 'vitest';
 import { keepFocus } from './keepFocus';
 
 let stop: () => void;
-const settle = () => new Promise((done) => setTimeout(done, 5));
+/** Longer than the turn in which the focus is mended, on a busy machine too. */
+const settle = () => new Promise((done) => setTimeout(done, 60));
 const at = () => document.activeElement?.id;
 const element = (id: string) => document.getElementById(id)!;
 

@@ -33,19 +33,19 @@ export function ControlFeelSection() {
   const units = useAppSelector((state) => state.settings.units);
   if (!feel || !design) return null;
   return (
-    <Section title="Full stick">
+    <Section title="Full stick" isRare>
       {feel.speed !== null && (
-        <p className="mb-1 text-[13px] text-faint">
+        <p className="mb-1 text-label text-faint">
           At {formatValue(feel.speed, 'speed', units)}: twice the stall speed, or cruise if that is slower. Nothing goes
           beyond the stall.
         </p>
       )}
       {feel.axes.length === 0 && <Why text="No control moves yet, or there is no trim to move away from." />}
       {feel.axes.map((axis) => (
-        <div key={axis.axis} className="flex items-center justify-between gap-2 border-b border-soft py-1 text-sm">
+        <div key={axis.axis} className="flex items-center justify-between gap-2 border-b border-soft py-1 text-read">
           <span>
             {AXES[axis.axis]}: {responseWords(axis)}
-            <span className={`block text-[13px] ${axis.travelShare === null ? 'text-faint' : 'text-caution'}`}>
+            <span className={`block text-label ${axis.travelShare === null ? 'text-faint' : 'text-caution'}`}>
               feels {FEELS[axis.feel]}
               {axis.travelShare !== null && `; ${Math.round(axis.travelShare * 100)} % of the travel would be calm`}
             </span>

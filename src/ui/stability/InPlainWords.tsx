@@ -18,10 +18,10 @@ export function InPlainWords({ analysis }: { readonly analysis: Analysis }) {
   const list = verdicts(analysis);
   if (list.length === 0) return null;
   return (
-    <Section title="In plain words">
+    <Section title="In plain words" isRare>
       <ul data-testid="verdicts">
         {list.map(({ about, word, because, isGood }) => (
-          <li key={about} className="flex items-start gap-1.5 border-b border-soft py-1 text-sm">
+          <li key={about} className="flex items-start gap-1.5 border-b border-soft py-1 text-read">
             {isGood ? (
               <Check size={15} className="mt-0.5 shrink-0 text-balance" aria-label="in order" />
             ) : (
@@ -29,7 +29,7 @@ export function InPlainWords({ analysis }: { readonly analysis: Analysis }) {
             )}
             <span>
               {ABOUT[about]} <strong className="font-semibold">{word}</strong>
-              <span className="block text-[13px] text-faint">
+              <span className="block text-label text-faint">
                 <Say words={because} />
               </span>
             </span>

@@ -1,30 +1,32 @@
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { StallStrip } from '@/core/5-aero/stall';
-import Chart, { BALANCE, INK } from '../charts/Chart';
+import { useAppSelector } from '@/store/hooks';
+import Chart, { type ChartLine } from '../charts/Chart';
+import { lengthAxis } from '../sheet/unitAxes';
 
 /** Lift along the half span when the first strip stalls, against what each section can carry. */
 export default function SpanLoadingChart({ strips }: { readonly strips: readonly StallStrip[] }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const axis = lengthAxis(units);
   const surfaces = [...new Set(strips.map(({ surface }) => surface))];
-  const data = surfaces.flatMap((surface, index) => {
+  const lines = surfaces.flatMap((surface, index): ChartLine[] => {
     const own = strips.filter((strip) => strip.surface === surface);
-    const x = own.map(({ y }) => millimetresFromMetres(y));
-    const name = surfaces.length > 1 ? `${surface} ` : '';
+    const x = own.map(({ y }) => axis.to(y));
+    const name = surfaces.length > 1 ? `${surface}, ` : '';
     return [
       {
+        name: `${name}lift at the stall`,
         x,
         y: own.map(({ lift }) => lift),
-        name: `${name}lift at stall`,
-        mode: 'lines' as const,
-        line: { color: BALANCE, width: 2.5, dash: index === 0 ? ('solid' as const) : ('dashdot' as const) },
+        look: index === 0 ? 'strong' : 'strongOther',
       },
-      {
-        x,
-        y: own.map(({ limit }) => limit),
-        name: `${name}section limit`,
-        mode: 'lines' as const,
-        line: { color: INK, width: 1.5, dash: 'dot' as const },
-      },
+      { name: `${name}what it can carry`, x, y: own.map(({ limit }) => limit), look: 'dotted' },
     ];
   });
-  return <Chart data={data} x="mm from the centre" />;
+  return (
+    <Chart
+      caption="Lift along the half span when the first strip stalls"
+      lines={lines}
+      x={`${axis.unit} from the centre`}
+    />
+  );
 }

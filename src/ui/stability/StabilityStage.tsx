@@ -4,15 +4,19 @@ import { decimal, formatValue } from '@/words/formatQuantity';
 import { useAppSelector } from '@/store/hooks';
 import { Derived, Fact, Why } from '../numbers/Derived';
 import { Schools } from '../balance/Schools';
+import { MixesSection } from '../mixes/MixesSection';
 import { Section } from '../numbers/Section';
+import { Typeset } from '../numbers/Typeset';
 import { late } from '../shell/Late';
 import { ControlFeelSection } from './ControlFeelSection';
 import { InPlainWords } from './InPlainWords';
+import { modeWords } from './modeWords';
+import { DragShares } from './DragShares';
 import { WettedSection } from './WettedSection';
 
 const SpanLoadingChart = late(() => import('./SpanLoadingChart'), {
   place: 'The chart of the span',
-  meanwhile: <p className="h-[190px] text-sm text-faint">Drawing the chart…</p>,
+  meanwhile: <p className="h-[190px] text-read text-faint">Drawing the chart…</p>,
 });
 
 /** Rows of the lateral table, in the order one asks. */
@@ -33,7 +37,8 @@ const LATERAL = [
 export function StabilityStage() {
   const analysis = useAppSelector((state) => state.analysis.current);
   const units = useAppSelector((state) => state.settings.units);
-  if (!analysis) return <p className="p-3 text-sm text-faint">Computing…</p>;
+  const design = useAppSelector((state) => state.document.present);
+  if (!analysis) return <p className="p-3 text-read text-faint">Computing…</p>;
   const { pitch, lateral, stall, speeds } = analysis;
   return (
     <>
@@ -67,6 +72,7 @@ export function StabilityStage() {
       </Section>
       <RiggingAndMixes analysis={analysis} />
       <ControlFeelSection />
+      {design && <MixesSection design={design} />}
       <Section title="Stall along the span">
         {stall.strips.length > 0 ? (
           <>
@@ -85,21 +91,21 @@ export function StabilityStage() {
             </Fact>
             {stall.flappedLiftCoefficient !== null && (
               <Fact label={`With flaps down ${formatValue(stall.flapDroop!, 'angle', units)}`}>
-                C_L {decimal(stall.flappedLiftCoefficient, 2)}
+                <Typeset text="C_L" /> {decimal(stall.flappedLiftCoefficient, 2)}
                 {stall.flappedSpeed !== null && `, ${formatValue(stall.flappedSpeed, 'speed', units)}`}
               </Fact>
             )}
-            <p className="text-[13px] text-faint">
+            <p className="text-label text-faint">
               The first strip to stall lies on “{stall.surface}” at{' '}
-              {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of the half span, at C_L{' '}
+              {Math.round((stall.startsAtSpanFraction ?? 0) * 100)} % of the half span, at <Typeset text="C_L" />{' '}
               {decimal(stall.liftCoefficient ?? 0, 2)} ±12 %.
             </p>
           </>
         ) : (
-          <Why text={stall.reasons['liftCoefficient']} />
+          <Why text={stall.reasons['liftCoefficient'] ?? stall.reasons['startsAtSpanFraction']} />
         )}
       </Section>
-      <Section title="Speeds">
+      <Section title="Speeds" isRare>
         <Derived id="stallSpeed" />
         <Derived id="approach" />
         <Derived
@@ -121,10 +127,11 @@ export function StabilityStage() {
         />
         <Derived id="drag" />
       </Section>
+      <DragShares drag={analysis.drag} design={design} />
       <WettedSection wetted={analysis.wetted} />
       <Schools />
       <Motion motion={analysis.motion} />
-      <Section title="Roll and yaw, per radian">
+      <Section title="Roll and yaw, per radian" isRare>
         {LATERAL.map(([key, label]) => (
           <Derived key={key} id={key} label={label} why={lateral.reasons[key] ?? 'not known'} />
         ))}
@@ -144,18 +151,11 @@ const MODE_NAMES: Record<Mode['kind'], string> = {
   fast: 'Nodding that does not swing',
 };
 
-/** A motion in plain words: how long it swings, and whether it dies away. */
-function modeWords({ period, timeToHalf, grows }: Mode): string {
-  const swing = period === null ? '' : `${decimal(period, 1)} s a swing, `;
-  if (timeToHalf === null) return `${swing}stays as it is`;
-  return `${swing}${grows ? 'doubles' : 'halves'} in ${decimal(timeToHalf, timeToHalf < 1 ? 2 : 1)} s`;
-}
-
 /** Small motions about level flight at the cruise speed. */
 function Motion({ motion }: { readonly motion: Analysis['motion'] }) {
   const modes = [...motion.longitudinal, ...motion.lateral];
   return (
-    <Section title="Left alone after a nudge">
+    <Section title="Left alone after a nudge" isRare>
       {modes.length === 0 && <Why text={motion.reasons['longitudinal']} />}
       {modes.map((mode, index) => (
         <Fact
@@ -179,7 +179,7 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
   const percent = (share: number) => `${decimal(share * 100, 0)} %`;
   const differs = asymmetry !== null && Math.abs(asymmetry.roll) + Math.abs(asymmetry.yaw) > 1e-6;
   return (
-    <Section title="Trim and mixes">
+    <Section title="Trim and mixes" isRare>
       <Derived
         id="tailIncidence"
         label="Tail angle for a neutral control"
@@ -190,7 +190,7 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
       )}
       {trim.thrustMoment !== null && Math.abs(trim.thrustMoment) > 5e-5 && (
         <Fact label="Thrust pitches the nose">
-          {trim.thrustMoment > 0 ? 'up' : 'down'}, C_m {decimal(trim.thrustMoment, 4)}
+          {trim.thrustMoment > 0 ? 'up' : 'down'}, <Typeset text="C_m" /> {decimal(trim.thrustMoment, 4)}
         </Fact>
       )}
       {trim.flapElevator !== null && <Fact label="Pitch control that flaps ask for">{angle(trim.flapElevator)}</Fact>}
@@ -200,6 +200,9 @@ function RiggingAndMixes({ analysis }: { readonly analysis: Analysis }) {
             ? `${percent(slipstream.tailShare)} of it, ${decimal(slipstream.pressureRatio, 2)} × pressure`
             : 'none'}
         </Fact>
+      )}
+      {trim.climbElevator !== null && Math.abs(trim.climbElevator) > 1e-3 && (
+        <Fact label="Pitch control for full throttle in a climb">{angle(trim.climbElevator)} ± 30 %</Fact>
       )}
       {sharedThrow && (
         <>

@@ -11,11 +11,11 @@ export function WettedSection({ wetted }: { readonly wetted: Analysis['wetted'] 
   const surfaces = useAppSelector((state) => state.document.present?.surfaces);
   const nameOf = (id: string) => surfaces?.find((surface) => surface.id === id)?.name || id;
   return (
-    <Section title="Wetted area and Reynolds numbers">
+    <Section title="Wetted area and Reynolds numbers" isRare>
       {wetted.total === null ? (
         <Why text={wetted.reasons['total']} />
       ) : (
-        <table className="w-full text-[13px]" data-testid="wetted">
+        <table className="w-full text-label" data-testid="wetted">
           <caption className="sr-only">Wetted area of both faces and Reynolds numbers, surface by surface</caption>
           <thead>
             <tr className="text-left text-faint">
@@ -53,7 +53,7 @@ export function WettedSection({ wetted }: { readonly wetted: Analysis['wetted'] 
         </table>
       )}
       {wetted.total !== null && (
-        <p className="text-[13px] text-faint">
+        <p className="text-label text-faint">
           {formatValue(wetted.total, 'area', units)} in all. At cruise the smallest chord to the mean chord; what a
           fuselage covers is counted.
         </p>

@@ -7,6 +7,7 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { show } from '#/tests/render';
 import { blankDesign } from '@/core/2-document/starts';
 import { setFields } from '@/store/edit';
+import { StabilitySheet } from './StabilitySheet';
 import { StabilityStage } from './StabilityStage';
 
 // The chart needs a canvas; the browser tests look at it.
@@ -75,5 +76,27 @@ describe('stability', () => {
     const side = (incidence: number) => ({ incidence, tipTwist: 0 });
     dispatch(setFields([field('surfaces', 'wing', 'asBuilt').to({ left: side(1.5), right: side(2.5) })]));
     await waitFor(() => expect(fact(/^Left–right difference/)).toMatch(/−?\d+\.\d+°, −?\d+\.\d+°/));
+  });
+});
+
+describe('the sheet of traces', () => {
+  test('each motion by its plain word and its standard name, with what it does', async () => {
+    const { analysis } = await show(demoDesign('lagoon-postman'), <StabilitySheet />);
+    const sheet = screen.getByTestId('traces');
+    for (const term of ['short period', 'phugoid', 'roll subsidence', 'Dutch roll', 'spiral', 'weathercock stability'])
+      expect(sheet.textContent, term).toContain(term);
+    const roll = analysis().motion.lateral.find(({ kind }) => kind === 'roll')!;
+    const trace = screen.getByRole('img', { name: /^Roll after a flick, roll subsidence: halves in/ });
+    expect(trace.getAttribute('aria-label')).toContain(roll.timeToHalf! < 1 ? roll.timeToHalf!.toFixed(2) : '');
+  });
+
+  test('every layout draws without a number that is none; nothing to draw says why', async () => {
+    for (const name of DEMO_NAMES) {
+      await show(demoDesign(name), <StabilitySheet />);
+      expect(document.body.innerHTML, name).not.toMatch(/NaN|undefined|Infinity/);
+      cleanup();
+    }
+    await show(blankDesign('New'), <StabilitySheet />);
+    expect(document.body.textContent).toMatch(/no wing/i);
   });
 });

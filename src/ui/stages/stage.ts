@@ -13,6 +13,10 @@ export interface StageEntry {
   readonly title: string;
   /** Whether there is anything yet to judge. */
   readonly isStarted: (design: Design) => boolean;
+  /** What to do here, in a sentence. */
+  readonly task: string;
+  /** Fields that are always there, by group and label: how they are found by their words. */
+  readonly fields: readonly (readonly [group: string, label: string])[];
   readonly Sheet: ComponentType<StageProps>;
   readonly Inputs: ComponentType<StageProps>;
 }

@@ -1,3 +1,4 @@
+import { CheckField } from '../fields/CheckField';
 import { field } from '@/core/2-document/edit/field';
 import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
 import { linkageTravel } from '@/core/6-groups/feel/linkage';
@@ -66,15 +67,13 @@ export function ControlFields({ surface, control }: ControlProps) {
         value={control.hingeOutboard * 100}
         onCommit={shownTimes(100, set(field(...of, 'hingeOutboard')))}
       />
-      <label className="flex items-end gap-1.5 pb-1 text-sm">
-        <input
-          type="checkbox"
-          className="accent-balance"
-          checked={control.allMoving}
-          onChange={(event) => dispatch(setFields([field(...of, 'allMoving').to(event.target.checked)]))}
-        />
+      <CheckField
+        className="pb-1 self-end"
+        checked={control.allMoving}
+        onChange={(checked) => dispatch(setFields([field(...of, 'allMoving').to(checked)]))}
+      >
         all moving
-      </label>
+      </CheckField>
       <QuantityField label="Throw up" kind="angle" value={control.throwUp} onCommit={set(field(...of, 'throwUp'))} />
       <QuantityField
         label="Throw down"

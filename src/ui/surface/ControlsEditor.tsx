@@ -6,6 +6,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { hingeClearances, LEAST_GAP } from '@/core/3-shape/geometry/hingeClearance';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign } from '@/store/edit';
+import { removeControl } from '@/store/surfaces';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Section } from '../numbers/Section';
 import { ControlFields } from './ControlFields';
@@ -40,13 +41,14 @@ export function ControlsEditor({ design, surface }: { readonly design: Design; r
   return (
     <Section
       title="Controls"
+      isRare
       aside={
         <Button onClick={add}>
           <Plus size={14} aria-hidden="true" /> Add
         </Button>
       }
     >
-      {surface.controls.length === 0 && <p className="text-sm text-faint">Nothing moves on this surface.</p>}
+      {surface.controls.length === 0 && <p className="text-read text-faint">Nothing moves on this surface.</p>}
       <ul className="space-y-2">
         {surface.controls.map((control) => (
           <ControlRow
@@ -54,7 +56,7 @@ export function ControlsEditor({ design, surface }: { readonly design: Design; r
             design={design}
             surface={surface}
             control={control}
-            onRemove={() => setControls(surface.controls.filter(({ id }) => id !== control.id))}
+            onRemove={() => dispatch(removeControl(surface.id, control.id))}
           />
         ))}
       </ul>
@@ -81,7 +83,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
           type="button"
           aria-expanded={open}
           onClick={() => setOpen(!open)}
-          className="flex-1 cursor-pointer text-left text-sm hover:underline"
+          className="flex-1 cursor-pointer text-left text-read hover:underline"
         >
           {name}
           <span className="text-faint">
@@ -93,7 +95,7 @@ function ControlRow({ design, surface, control, onRemove }: ControlRowProps) {
         <IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={onRemove} />
       </div>
       {clearance && clearance.gap < LEAST_GAP && (
-        <p className="text-[13px] text-caution">
+        <p className="text-label text-caution">
           {clearance.gap < 0
             ? `It runs ${formatLength(-clearance.gap, units)} into the fuselage at its inboard end.`
             : `Only ${formatLength(clearance.gap, units)} to the fuselage: it will rub.`}

@@ -50,12 +50,12 @@ export function DihedralFields({ surface }: { readonly surface: Surface }) {
           onChange={setForm}
         />
         {panels.map((station, panel) => {
-          const name = panels.length > 1 ? `panel ${panel + 1}` : 'of the panel';
+          const name = panels.length > 1 ? ` panel ${panel + 1}` : '';
           const length = surface.stations[panel + 1]!.distanceFromRoot - station.distanceFromRoot;
           return form === 'angle' ? (
             <QuantityField
               key={panel}
-              label={`Dihedral ${name}`}
+              label={`Dihedral${name}`}
               kind="angle"
               value={station.dihedral}
               onCommit={(value) => setDihedral(panel, value)}
@@ -63,7 +63,7 @@ export function DihedralFields({ surface }: { readonly surface: Surface }) {
           ) : (
             <QuantityField
               key={panel}
-              label={`Rise ${name}`}
+              label={`Rise${name}`}
               kind="length"
               value={length * Math.sin(radiansFromDegrees(station.dihedral))}
               onCommit={(rise) => {

@@ -1,3 +1,4 @@
+import { CheckField } from '../fields/CheckField';
 import { decimal } from '@/words/formatQuantity';
 import { isWing } from '@/core/2-document/schema/roles';
 import { field } from '@/core/2-document/edit/field';
@@ -33,6 +34,7 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
   return (
     <Section
       title={name}
+      remembered="Place of a surface"
       aside={<IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={remove} />}
     >
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
@@ -64,6 +66,13 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
           />
         )}
       </div>
+      <CheckField
+        className="mt-1"
+        checked={surface.filleted}
+        onChange={(checked) => set(field('surfaces', surface.id, 'filleted'))(checked)}
+      >
+        corners at the fuselage rounded out
+      </CheckField>
       {other && (
         <div className="mt-1.5 grid grid-cols-2 gap-x-2">
           <QuantityField

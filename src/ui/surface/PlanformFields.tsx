@@ -10,10 +10,10 @@ import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 
 const FORMS: readonly (readonly [SweepForm, string])[] = [
-  ['leadingAngle', 'Sweep of the leading edge'],
-  ['quarterAngle', 'Sweep of the quarter chord'],
-  ['tipOffset', 'Tip aft of the root'],
-  ['noseAngle', 'Angle at the nose'],
+  ['leadingAngle', 'leading edge'],
+  ['quarterAngle', 'quarter chord'],
+  ['tipOffset', 'tip, aft of root'],
+  ['noseAngle', 'angle at the nose'],
 ];
 
 const LIMIT = 5000;
@@ -39,10 +39,10 @@ export function PlanformFields({ surface }: { readonly surface: Surface }) {
               : { path: '', message: 'must lie between 0.02 and 3: tip chord over root chord' }
           }
         />
-        <SelectField label="Sweep as" value={form} options={FORMS} onChange={setForm} />
+        <SelectField label="Sweep of the" value={form} options={FORMS} onChange={setForm} />
         <QuantityField
           hideLabel
-          label={FORMS.find(([id]) => id === form)![1]}
+          label={`Sweep, ${FORMS.find(([id]) => id === form)![1]}`}
           kind={form === 'tipOffset' ? 'length' : 'angle'}
           value={sweepOf(surface)[form]}
           onCommit={(value) => {
@@ -54,7 +54,7 @@ export function PlanformFields({ surface }: { readonly surface: Surface }) {
         />
       </div>
       <div className="mt-1.5 flex items-center gap-1.5">
-        <span className="text-[13px] text-faint">Tip</span>
+        <span className="text-label text-faint">Tip</span>
         <Button onClick={() => dispatch(editSurface(surface.id, (current) => withTipShape(current, 'rounded')))}>
           Round it
         </Button>

@@ -44,7 +44,7 @@ export function StallStrip({ surface }: { readonly surface: Surface }) {
         <path d={`M0 0.5 H${WIDTH}`} stroke="var(--color-graphite)" strokeDasharray="3 3" />
         {leads && <path d={`M${start} ${TALL} l-5 9 h10 Z`} fill="var(--color-caution)" />}
       </svg>
-      <figcaption className="text-[13px] text-faint">
+      <figcaption className="text-label text-faint">
         {words}
         {stall.marginAtRollControls !== null &&
           `, ${decimal(stall.marginAtRollControls, 2)} of lift left at the roll controls`}

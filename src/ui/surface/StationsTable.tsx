@@ -44,11 +44,11 @@ export function StationsTable({ surface }: { readonly surface: Surface }) {
   return (
     <Section title="Stations">
       <table className="w-full table-fixed">
-        <caption className="mb-1 text-left text-[13px] text-faint">
+        <caption className="mb-1 text-left text-label text-faint">
           Root to tip along the board: lengths in {units.length}, angles in degrees
         </caption>
         <thead>
-          <tr className="text-left text-xs text-faint">
+          <tr className="text-left text-note text-faint">
             {columns.map(({ key, head }) => (
               <th key={key} scope="col" className="font-normal">
                 {head}
@@ -84,7 +84,7 @@ export function StationsTable({ surface }: { readonly surface: Surface }) {
                         }
                       />
                     ) : (
-                      key === 'distanceFromRoot' && <span className="block py-1 text-sm">root</span>
+                      key === 'distanceFromRoot' && <span className="block py-1 text-read">root</span>
                     )}
                   </td>
                 ))}

@@ -22,7 +22,7 @@ export function SurfacePicker({ surfaces, chosen, onChoose }: SurfacePickerProps
         <ToggleGroup.Item
           key={id}
           value={id}
-          className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-sm data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet"
+          className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-read data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet"
         >
           {name || id}
         </ToggleGroup.Item>

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { type ComponentType, useMemo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { isWing } from '@/core/2-document/schema/roles';
 import type { Surface, SurfaceRole } from '@/core/2-document/schema/surface';
@@ -27,8 +27,22 @@ function useSnap(materials: Design['materials']): Snap | undefined {
 const drivenBy = ({ id }: Handle): Driven | null =>
   id.endsWith('-tip') ? 'span' : id.endsWith('-chord') ? 'chord' : null;
 
+interface SurfaceSheetProps {
+  readonly design: Design;
+  readonly roles: readonly SurfaceRole[];
+  /** The stage's own sheet, which may be dragged by the same handles. */
+  readonly own?: {
+    readonly name: string;
+    readonly Sheet: ComponentType<{
+      readonly design: Design;
+      readonly handles: readonly Handle[];
+      readonly chosen: string | null;
+    }>;
+  };
+}
+
 /** The drawing with the chosen surface of some roles to be dragged. */
-export function SurfaceSheet({ design, roles }: { readonly design: Design; readonly roles: readonly SurfaceRole[] }) {
+export function SurfaceSheet({ design, roles, own }: SurfaceSheetProps) {
   const locked = useAppSelector((state) => state.session.locked);
   const chosen = useChosenSurface(design, roles);
   const snap = useSnap(design.materials);
@@ -45,5 +59,13 @@ export function SurfaceSheet({ design, roles }: { readonly design: Design; reado
       ? surfaceHandles(chosen, snap).map((handle) => withLocks(chosen, handle))
       : itemHandles(design, false);
   }, [design, chosen, snap, locked]);
-  return <Drawing design={design} handles={handles} dimensioned={chosen?.id ?? null} />;
+  const id = chosen?.id ?? null;
+  return (
+    <Drawing
+      design={design}
+      handles={handles}
+      dimensioned={id}
+      own={own && { name: own.name, sheet: <own.Sheet design={design} handles={handles} chosen={id} /> }}
+    />
+  );
 }

@@ -33,7 +33,7 @@ export function SurfaceStage({ design, roles, kinds, empty }: SurfaceStageProps)
   const surface = useChosenSurface(design, roles);
   if (!surface)
     return (
-      <div className="space-y-2 p-3 text-sm text-faint">
+      <div className="space-y-2 p-3 text-read text-faint">
         <p>{empty}</p>
         <AddSurface design={design} kinds={kinds} />
       </div>

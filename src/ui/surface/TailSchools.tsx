@@ -1,17 +1,18 @@
 import { isFin } from '@/core/2-document/schema/roles';
 import { useState } from 'react';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { type TailSchool, type TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
+import type { TailAims, TailSchool } from '@/core/8-sizing/tail/tailSizing';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { compareTailSchools } from '@/store/sizing';
+import { compareTailSchools } from '@/store/tails';
+import { aimsChanged } from '@/store/tailSlice';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { Say } from '../numbers/Say';
 
-const NAMES: Record<TailSchool, string> = {
+export const SCHOOL_NAMES: Record<TailSchool, string> = {
   percentOfWing: 'Share of the wing',
   volume: 'Tail volume',
   result: 'What it must do',
@@ -22,18 +23,23 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const fin = isFin(surface);
-  const [aims, setAims] = useState(fin ? { volume: 0.035, result: 0.06 } : { volume: 0.5, result: 0.1 });
-  const [result, setResult] = useState<TailSizingResult | null>(null);
+  const kind = fin ? 'fin' : 'level';
+  const aims = useAppSelector((state) => state.tail.aims[kind]);
+  const setAims = (changed: Partial<TailAims>) => dispatch(aimsChanged({ kind, aims: changed }));
+  const isVee = surface.role === 'vTail';
+  const result = useAppSelector((state) =>
+    state.tail.schools?.surface === surface.id ? state.tail.schools.result : null,
+  );
   const [busy, setBusy] = useState(false);
   const compare = async () => {
     setBusy(true);
-    setResult(await dispatch(compareTailSchools(surface.id, aims)));
+    await dispatch(compareTailSchools(surface.id));
     setBusy(false);
   };
   const percent = fin ? 1 : 100;
   return (
     <Section title="Size by school">
-      <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-x-2">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(86px,1fr))] items-end gap-x-2">
         <QuantityField
           label={fin ? 'Fin volume' : 'Tail volume'}
           kind="number"
@@ -41,7 +47,7 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
           value={aims.volume}
           onCommit={(volume) => {
             if (!(volume > 0 && volume < 3)) return { path: '', message: 'must lie between 0 and 3' };
-            setAims({ ...aims, volume });
+            setAims({ volume });
             return null;
           }}
         />
@@ -51,30 +57,42 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
           step={fin ? 0.01 : 1}
           value={aims.result * percent}
           onCommit={(value) => {
-            setAims({ ...aims, result: value / percent });
+            setAims({ result: value / percent });
             return null;
           }}
         />
+        {isVee && (
+          <QuantityField
+            label="Yaw stiffness (/rad)"
+            kind="number"
+            step={0.01}
+            value={aims.yaw}
+            onCommit={(yaw) => {
+              setAims({ yaw });
+              return null;
+            }}
+          />
+        )}
         <Button disabled={busy} onClick={() => void compare()}>
           {busy ? 'Sizing…' : 'Compare'}
         </Button>
       </div>
       {result?.kind === 'impossible' && (
-        <p className="mt-1.5 text-sm text-caution">
+        <p className="mt-1.5 text-read text-caution">
           <Say words={result.because} />
         </p>
       )}
       {result?.kind === 'sized' && (
-        <table className="mt-2 w-full text-[13px]" data-testid="tail-schools">
+        <table className="mt-2 w-full text-label" data-testid="tail-schools">
           <thead>
             <tr className="text-faint">
               <th scope="col" className="text-left font-normal">
                 School
               </th>
-              <th scope="col" className="text-right font-normal">
+              <th scope="col" className="pl-2 text-right font-normal">
                 Area
               </th>
-              <th scope="col" className="text-right font-normal">
+              <th scope="col" className="pl-2 text-right font-normal">
                 {fin ? 'Stiffness' : 'Margin'}
               </th>
               <th scope="col" className="sr-only">
@@ -83,38 +101,46 @@ export function TailSchools({ surface }: { readonly surface: Surface }) {
             </tr>
           </thead>
           <tbody>
-            {result.proposals.map(({ school, words, area, staticMargin, yawStiffness, change, because }) => (
-              <tr key={school} className="border-t border-soft align-top">
-                <th scope="row" className="py-1 text-left font-normal">
-                  {NAMES[school]}
-                  <span className="block text-faint">
-                    <Say words={because ?? words} />
-                  </span>
-                </th>
-                <td className="py-1 text-right whitespace-nowrap">
-                  {area === null ? '–' : formatValue(area, 'area', units)}
-                </td>
-                <td className="py-1 text-right whitespace-nowrap">
-                  {fin
-                    ? yawStiffness === null
-                      ? '–'
-                      : decimal(yawStiffness, 3)
-                    : staticMargin === null
-                      ? '–'
-                      : `${decimal(staticMargin * 100, 1)} %`}
-                </td>
-                <td className="py-1 text-right">
-                  {area !== null && (
-                    <Button
-                      aria-label={`Size it by ${NAMES[school].toLowerCase()}`}
-                      onClick={() => dispatch(setFields(change))}
-                    >
-                      Take
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            ))}
+            {result.proposals.map(
+              ({ school, words, area, staticMargin, yawStiffness, change, because, overComputed }) => (
+                <tr key={school} className="border-t border-soft align-top">
+                  <th scope="row" className="py-1 text-left font-normal">
+                    {SCHOOL_NAMES[school]}
+                    <span className="block text-faint">
+                      <Say words={because ?? words} />
+                      {overComputed !== null && Math.abs(overComputed) >= 0.01 && (
+                        <>
+                          : {decimal(Math.abs(overComputed) * 100, 0)} % {overComputed > 0 ? 'more' : 'less'} than it
+                          must be
+                        </>
+                      )}
+                    </span>
+                  </th>
+                  <td className="py-1 pl-2 text-right whitespace-nowrap">
+                    {area === null ? '–' : formatValue(area, 'area', units)}
+                  </td>
+                  <td className="py-1 pl-2 text-right whitespace-nowrap">
+                    {fin
+                      ? yawStiffness === null
+                        ? '–'
+                        : decimal(yawStiffness, 3)
+                      : staticMargin === null
+                        ? '–'
+                        : `${decimal(staticMargin * 100, 1)} %${isVee && yawStiffness !== null ? `, ${decimal(yawStiffness, 3)}` : ''}`}
+                  </td>
+                  <td className="py-1 text-right">
+                    {area !== null && (
+                      <Button
+                        aria-label={`Size it by ${SCHOOL_NAMES[school].toLowerCase()}`}
+                        onClick={() => dispatch(setFields(change))}
+                      >
+                        Take
+                      </Button>
+                    )}
+                  </td>
+                </tr>
+              ),
+            )}
             <tr className="border-t border-soft text-faint">
               <th scope="row" className="py-1 text-left font-normal">
                 When compared

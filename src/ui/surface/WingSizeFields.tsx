@@ -105,7 +105,7 @@ function TooLong({ design }: { readonly design: Design }) {
     .map(({ panel, limit, because }) => (
       <p
         key={`${panel.surface}${panel.from}`}
-        className="mt-1.5 border-l-4 border-caution bg-caution-soft p-1.5 text-[13px]"
+        className="mt-1.5 border-l-4 border-caution bg-caution-soft p-1.5 text-label"
       >
         A panel of {formatLength(panel.length, units, 0)} is longer than{' '}
         {because === 'sheet'

@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
-import { fill, Now, show } from '#/tests/render';
+import { choose, fill, Now, show } from '#/tests/render';
 import { SurfaceStage } from './SurfaceStage';
 
 afterEach(cleanup);
@@ -47,7 +47,7 @@ describe('wing', () => {
     const panel = () => design().surfaces[0]!.stations;
     const length = panel()[1]!.distanceFromRoot - panel()[0]!.distanceFromRoot;
     await fill(hand, 'Dihedral panel 1', '10');
-    await hand.selectOptions(screen.getByRole('combobox', { name: 'Dihedral as' }), 'rise');
+    await choose(hand, 'Dihedral as', 'rise');
     const rise = screen.getByRole<HTMLInputElement>('textbox', { name: 'Rise panel 1' });
     expect(Number(rise.value)).toBeCloseTo(length * Math.sin((10 * Math.PI) / 180), 1);
     await fill(hand, 'Rise panel 1', '0');
@@ -76,7 +76,7 @@ describe('controls', () => {
     expect(controls()).toMatchObject([{ id: 'aileron', function: 'aileron' }]);
     await waitFor(() => expect(analysis().lateral.rollFromAileron!).toBeGreaterThan(0.1));
     await hand.click(section.getByRole('button', { name: /^aileron ?· 20° up, 20° down/ }));
-    await hand.selectOptions(section.getByRole('combobox', { name: 'Answers to' }), 'Flaperon');
+    await choose(hand, 'Answers to', 'Flaperon');
     await fill(hand, 'From (of span)', '40');
     expect(controls()[0]).toMatchObject({ function: 'flaperon', from: 0.4 });
     await hand.click(section.getByRole('button', { name: 'Add linkage' }));

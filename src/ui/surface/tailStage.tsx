@@ -1,9 +1,11 @@
 import { isFin, isPitchTail, rolesAt } from '@/core/2-document/schema/roles';
 import type { StageEntry } from '../stages/stage';
 import { SurfaceSheet } from './SurfaceSheet';
+import { TailSheet } from './TailSheet';
 import { SurfaceStage } from './SurfaceStage';
 
 const ROLES = rolesAt('tail');
+const OWN = { name: 'Map', Sheet: TailSheet };
 
 export const tail = {
   path: 'tail',
@@ -13,7 +15,12 @@ export const tail = {
       (surface) =>
         isPitchTail(surface) || isFin(surface) || surface.controls.some((control) => control.function === 'elevon'),
     ),
-  Sheet: ({ design }) => <SurfaceSheet design={design} roles={ROLES} />,
+  task: 'Drag the tail on its map until margin and yaw stiffness lie where you want them.',
+  fields: [
+    ['Size by school', 'Tail volume'],
+    ['Size by school', 'Static margin'],
+  ],
+  Sheet: ({ design }) => <SurfaceSheet design={design} roles={ROLES} own={OWN} />,
   Inputs: ({ design }) => (
     <SurfaceStage
       design={design}

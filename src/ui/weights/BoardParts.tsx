@@ -1,24 +1,35 @@
 import { field } from '@/core/2-document/edit/field';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { BOARDS, COVERINGS, JOINTS } from '@/core/2-document/catalogue/boards';
+import { BOARDS } from '@/core/2-document/catalogue/boards';
 import { formatValue } from '@/words/formatQuantity';
 import { addBody } from '@/store/airframe';
 import { editDesign, setFields } from '@/store/edit';
+import { bodyToggled } from '@/store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { BodyFields } from './BodyFields';
-import { useSet } from '../fields/useSet';
+import { shownTimes, useSet } from '../fields/useSet';
+import { FasteningFields } from './FasteningFields';
 
 /** What each board part is cut from, glued with and covered by. */
 export function BoardParts({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<string | null>(null);
+  // An open body shows its frames in the drawing, to be dragged.
+  const chosenBody = useAppSelector((state) => state.session.chosenBody);
+  const toggle = useCallback(
+    (list: 'surfaces' | 'bodies', id: string) => {
+      if (list === 'bodies') dispatch(bodyToggled(id));
+      else setOpen((before) => (before === id ? null : id));
+    },
+    [dispatch],
+  );
   const parts = [
     ...design.surfaces.map((part) => ({ part, list: 'surfaces' as const })),
     ...design.bodies.map((part) => ({ part, list: 'bodies' as const })),
@@ -32,16 +43,16 @@ export function BoardParts({ design }: { readonly design: Design }) {
         </Button>
       }
     >
-      {parts.length === 0 && <p className="text-sm text-faint">Nothing is drawn yet.</p>}
+      {parts.length === 0 && <p className="text-read text-faint">Nothing is drawn yet.</p>}
       <ul className="space-y-1">
         {parts.map(({ part, list }) => (
           <li key={part.id}>
             <BoardPart
-              design={design}
+              materials={design.materials}
               list={list}
               part={part}
-              open={open === part.id}
-              onToggle={() => setOpen(open === part.id ? null : part.id)}
+              open={(list === 'bodies' ? chosenBody : open) === part.id}
+              onToggle={toggle}
             />
           </li>
         ))}
@@ -51,14 +62,14 @@ export function BoardParts({ design }: { readonly design: Design }) {
 }
 
 interface BoardPartProps {
-  readonly design: Design;
+  readonly materials: Design['materials'];
   readonly list: 'surfaces' | 'bodies';
   readonly part: Design['surfaces'][number] | Design['bodies'][number];
   readonly open: boolean;
-  readonly onToggle: () => void;
+  readonly onToggle: (list: 'surfaces' | 'bodies', id: string) => void;
 }
 
-function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
+const BoardPart = memo(function BoardPart({ materials: sheets, list, part, open, onToggle }: BoardPartProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const computed = useAppSelector(
@@ -89,8 +100,8 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
           type="button"
           aria-expanded={open}
           disabled={'stations' in part && !part.construction}
-          onClick={onToggle}
-          className="cursor-pointer truncate text-left text-sm enabled:hover:underline"
+          onClick={() => onToggle(list, part.id)}
+          className="cursor-pointer leading-tight text-left text-read enabled:hover:underline"
         >
           {name}{' '}
           <span className="text-faint">{computed === undefined ? '' : formatValue(computed, 'mass', units)}</span>
@@ -101,8 +112,8 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
           value={material ?? ''}
           options={[
             ['', 'weighs nothing'],
-            ...design.materials.map((sheet) => [sheet.id, sheet.name || sheet.id] as const),
-            ...BOARDS.filter(({ id }) => !design.materials.some((sheet) => sheet.id === id)).map(
+            ...sheets.map((sheet) => [sheet.id, sheet.name || sheet.id] as const),
+            ...BOARDS.filter(({ id }) => !sheets.some((sheet) => sheet.id === id)).map(
               (sheet) => [`shelf:${sheet.id}`, `+ ${sheet.name}`] as const,
             ),
           ]}
@@ -113,57 +124,21 @@ function BoardPart({ design, list, part, open, onToggle }: BoardPartProps) {
       {open && 'stations' in part && part.construction && <Details part={part} />}
     </>
   );
-}
-
-type ConstructionKey = 'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity' | 'lighteningFraction';
+});
 
 function Details({ part }: { readonly part: Surface }) {
-  const setField = useSet();
-  const set =
-    (key: ConstructionKey, factor = 1) =>
-    (value: number) =>
-      setField(field('surfaces', part.id, 'construction', key))(value * factor);
+  const set = useSet();
   const construction = part.construction!;
-  const pick = (
-    key: ConstructionKey,
-    options: readonly (readonly [string, number])[],
-    value: number,
-    label: string,
-  ) => (
-    <SelectField
-      label={label}
-      value={String(value)}
-      options={[
-        ...(options.some(([, density]) => density === value) ? [] : [[String(value), `${value}, own`] as const]),
-        ...options.map(([words, density]) => [String(density), `${words} (${density})`] as const),
-      ]}
-      onChange={(next) => set(key)(Number(next))}
-    />
-  );
   return (
     <div className="my-1 grid grid-cols-2 gap-x-2 gap-y-1 border-l-2 border-rule pl-2">
-      <QuantityField
-        label="Glued joints, each side"
-        kind="length"
-        value={construction.glueLength}
-        onCommit={set('glueLength')}
-      />
-      {pick('glueDensity', JOINTS, construction.glueDensity, 'Glue (g/m)')}
-      <QuantityField
-        label="Tape or cover (dm²)"
-        kind="number"
-        step={1}
-        value={construction.tapeArea / 1e4}
-        onCommit={set('tapeArea', 1e4)}
-      />
-      {pick('tapeDensity', COVERINGS, construction.tapeDensity, 'Cover (g/m²)')}
+      <FasteningFields list="surfaces" part={part.id} construction={construction} />
       <QuantityField
         label="Cut away in holes"
         kind="percent"
         value={100 * construction.lighteningFraction}
-        onCommit={set('lighteningFraction', 0.01)}
+        onCommit={shownTimes(100, set(field('surfaces', part.id, 'construction', 'lighteningFraction')))}
       />
-      <p className="self-end text-[13px] text-faint">Holes want film over them: add it as cover.</p>
+      <p className="self-end text-label text-faint">Holes want film over them: add it as cover.</p>
     </div>
   );
 }

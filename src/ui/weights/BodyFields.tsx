@@ -7,6 +7,7 @@ import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Button, IconButton } from '../shell/buttons';
 import { useSet } from '../fields/useSet';
+import { BodyBuild } from './BodyBuild';
 
 const KINDS = [
   ['box', 'Box of board'],
@@ -30,14 +31,6 @@ export function BodyFields({ body }: { readonly body: Body }) {
     <div className="my-1 border-l-2 border-rule pl-2">
       <div className="grid grid-cols-2 gap-x-2 gap-y-1">
         <SelectField label="Shape" value={body.kind} options={KINDS} onChange={set(field('bodies', body.id, 'kind'))} />
-        {body.construction && (
-          <QuantityField
-            label="Formers and doublers"
-            kind="percent"
-            value={100 * body.construction.extraFraction}
-            onCommit={(value) => set(field('bodies', body.id, 'construction', 'extraFraction'))(value / 100)}
-          />
-        )}
         <QuantityField
           label={`${name} aft of datum`}
           kind="length"
@@ -51,7 +44,7 @@ export function BodyFields({ body }: { readonly body: Body }) {
           onCommit={set(field('bodies', body.id, 'position', 'z'))}
         />
       </div>
-      <table className="mt-1 w-full table-fixed text-[13px]">
+      <table className="mt-1 w-full table-fixed text-label">
         <caption className="sr-only">Frames of {name}, nose to tail</caption>
         <thead>
           <tr className="text-left text-faint">
@@ -99,6 +92,7 @@ export function BodyFields({ body }: { readonly body: Body }) {
           ))}
         </tbody>
       </table>
+      {body.construction && <BodyBuild body={body} construction={body.construction} />}
       <Button look="quiet" className="mt-1" onClick={() => dispatch(removeBody(body.id))}>
         Take {name.toLowerCase()} out
       </Button>

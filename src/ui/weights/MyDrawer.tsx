@@ -12,15 +12,15 @@ export function MyDrawer() {
   const units = useAppSelector((state) => state.settings.units);
   const drawer = useAppSelector((state) => state.settings.drawer);
   return (
-    <Section title="My drawer">
+    <Section title="My drawer" isRare>
       {drawer.length === 0 && (
-        <p className="text-[13px] text-faint">
+        <p className="text-label text-faint">
           Empty. Keep equipment from the table here, as you weighed it: it is at hand in every design of this browser.
         </p>
       )}
       <ul>
         {drawer.map((entry) => (
-          <li key={entry.name} className="flex items-center gap-1.5 border-b border-soft text-sm">
+          <li key={entry.name} className="flex items-center gap-1.5 border-b border-soft text-read">
             <span className="min-w-0 flex-1 truncate">{entry.name}</span>
             <span className="text-faint">{formatMass(entry.mass, units, 1)}</span>
             <IconButton

@@ -27,7 +27,7 @@ export function PasteWeights({ onClose }: { readonly onClose: () => void }) {
         <Dialog.Overlay className="fixed inset-0 z-20 bg-graphite/20" />
         <Dialog.Content className="fixed top-1/2 left-1/2 z-30 w-[560px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-graphite bg-sheet p-4">
           <Dialog.Title className="text-lg font-semibold">Paste rows of weights</Dialog.Title>
-          <Dialog.Description className="mt-1 text-sm text-faint">
+          <Dialog.Description className="mt-1 text-read text-faint">
             First line the heads: name, mass (g), and any of weighed, x, y, z (mm), category. Tabs, commas or
             semicolons. Known names change that part, others are added; a faulty line changes nothing.
           </Dialog.Description>
@@ -37,10 +37,10 @@ export function PasteWeights({ onClose }: { readonly onClose: () => void }) {
             rows={9}
             placeholder={'name\tmass\tx\nCamera\t75\t40'}
             onChange={(event) => setText(event.target.value)}
-            className="mt-2 w-full rounded-sm border border-rule bg-white p-2 text-sm"
+            className="mt-2 w-full rounded-sm border border-rule bg-white p-2 text-read"
           />
           {fault && (
-            <p role="alert" className="mt-1 border-l-4 border-stop bg-stop-soft p-2 text-sm">
+            <p role="alert" className="mt-1 border-l-4 border-stop bg-stop-soft p-2 text-read">
               Nothing was taken. {fault}
             </p>
           )}

@@ -1,7 +1,9 @@
 import { field } from '@/core/2-document/edit/field';
 import { Archive, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import type { Design } from '@/core/2-document/schema/design';
+import { memo } from 'react';
+import { shallowEqual } from 'react-redux';
+import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { WeightRow } from '@/core/4-weight/weightRows';
 import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -16,11 +18,23 @@ import { undone } from '@/store/documentSlice';
 
 const LISTS = { surface: 'surfaces', body: 'bodies', item: 'massItems' } as const;
 
+/** A number of the row; on a phone its name stands above it in place of the head of the table. */
+const CELL =
+  'px-1 small:before:block small:before:px-1 small:before:text-note small:before:text-faint small:before:content-[attr(data-label)]';
+
+interface WeightCellsProps {
+  readonly row: WeightRow;
+  /** The equipment of the row; board parts are none. */
+  readonly item: MassItem | undefined;
+}
+
+/** Rows are made anew with every change: one whose numbers are the same is not drawn anew. */
+const isSame = (a: WeightCellsProps, b: WeightCellsProps): boolean => a.item === b.item && shallowEqual(a.row, b.row);
+
 /** One part: equipment is typed, board parts weigh themselves until they are weighed. */
-export function WeightCells({ row, design }: { readonly row: WeightRow; readonly design: Design }) {
+export const WeightCells = memo(function WeightCells({ row, item }: WeightCellsProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
-  const item = row.kind === 'item' ? design.massItems.find(({ id }) => id === row.id) : undefined;
   const set = useSet();
   const weighed = set(field(LISTS[row.kind], row.id, 'measuredMass'));
   const perSide = item?.mirrored ? 2 : 1;
@@ -49,8 +63,8 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
     />
   );
   return (
-    <tr className="border-t border-soft">
-      <th scope="row" className="px-1.5 py-0.5 text-left font-normal">
+    <tr className="border-t border-soft small:grid small:grid-cols-4 small:items-end small:gap-y-1 small:py-1.5">
+      <th scope="row" className="px-1.5 py-0.5 text-left font-normal small:col-span-3">
         {item ? (
           <TextField
             hideLabel
@@ -59,16 +73,16 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
             onCommit={set(field('massItems', row.id, 'name'))}
           />
         ) : (
-          <span className="block truncate" title={row.name}>
+          <span className="block leading-tight" title={row.name}>
             {row.name}
           </span>
         )}
       </th>
-      <td className="truncate px-1.5 text-[13px] text-faint">
+      <td className="px-1.5 text-label leading-tight text-faint small:hidden">
         {item ? spaced(item.category) : row.kind === 'surface' ? 'board' : 'body'}
         {perSide === 2 && ' ×2'}
       </td>
-      <td className="px-1">
+      <td className={CELL} data-label="mass">
         {item ? (
           cell(`Mass of ${row.name}`, 'mass', item.mass, set(field('massItems', row.id, 'mass')))
         ) : (
@@ -77,7 +91,7 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
           </span>
         )}
       </td>
-      <td className="px-1">
+      <td className={CELL} data-label="weighed">
         {cell(
           `Weighed mass of ${row.name}`,
           'mass',
@@ -86,22 +100,22 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
           () => weighed(undefined),
         )}
       </td>
-      <td className="px-1.5 text-right text-[13px]">{decimal(row.share * 100, 1)} %</td>
-      <td className="px-1">
+      <td className="px-1.5 text-right text-label small:hidden">{decimal(row.share * 100, 1)} %</td>
+      <td className={CELL} data-label="aft of datum">
         {item ? (
           cell(`${row.name} aft of datum`, 'length', row.x, set(field('massItems', row.id, 'position', 'x')))
         ) : (
           <Place value={row.x} />
         )}
       </td>
-      <td className="px-1">
+      <td className={CELL} data-label="above datum">
         {item ? (
           cell(`${row.name} above datum`, 'length', row.z, set(field('massItems', row.id, 'position', 'z')))
         ) : (
           <Place value={row.z} />
         )}
       </td>
-      <td className="px-1 text-right whitespace-nowrap">
+      <td className="px-1 text-right whitespace-nowrap small:col-start-4 small:row-start-1">
         {item && (
           <>
             <IconButton
@@ -131,7 +145,7 @@ export function WeightCells({ row, design }: { readonly row: WeightRow; readonly
       </td>
     </tr>
   );
-}
+}, isSame);
 
 function Place({ value }: { readonly value: number }) {
   const units = useAppSelector((state) => state.settings.units);

@@ -8,14 +8,22 @@ import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { AddEquipment } from './AddEquipment';
 import { BoardParts } from './BoardParts';
+import { useScreen } from '../shell/useScreen';
+import { Cameras } from './Cameras';
+import { RoomInside } from './RoomInside';
 import { MyDrawer } from './MyDrawer';
+import { WeightsTable } from './WeightsTable';
 import { Say } from '../numbers/Say';
 
 /** Sum against the brief, what is added, and what board parts are cut from. */
 export function WeightsStage({ design }: { readonly design: Design }) {
+  const isSmall = useScreen() !== 'whole';
   return (
     <>
       <Sum design={design} />
+      {isSmall && <WeightsTable />}
+      <RoomInside design={design} />
+      <Cameras design={design} />
       <BoardParts design={design} />
       <BoardSheets design={design} />
       <MyDrawer />
@@ -31,7 +39,7 @@ function Sum({ design }: { readonly design: Design }) {
   return (
     <Section title="Sum" aside={<AddEquipment />}>
       {!mass || !budget || mass.total === null ? (
-        <p className="text-sm text-faint">
+        <p className="text-read text-faint">
           <Say words={mass?.reasons['total'] ?? 'Computing…'} /> The motor, the pack and the servos decide where it
           balances: add them.
         </p>

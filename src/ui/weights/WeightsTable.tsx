@@ -73,7 +73,7 @@ export function WeightsTable() {
       )
     : [[null, rows]];
   return (
-    <section aria-label="Weights" className="flex h-full flex-col">
+    <section aria-label="Weights" className="flex h-full flex-col small:h-auto small:border-b small:border-rule">
       <div className="flex items-center gap-2 border-b border-rule px-3 py-1.5">
         <input
           type="search"
@@ -81,7 +81,7 @@ export function WeightsTable() {
           placeholder="Filter"
           value={(table.state.globalFilter as string | undefined) ?? ''}
           onChange={(event) => table.setGlobalFilter(event.target.value)}
-          className="w-40 rounded-sm border border-rule bg-white px-1.5 py-0.5 text-sm"
+          className="w-40 rounded-sm border border-rule bg-white px-1.5 py-0.5 text-read"
         />
         {!isGrouped && (
           <Button look="quiet" onClick={() => table.resetSorting()}>
@@ -94,17 +94,26 @@ export function WeightsTable() {
         </Button>
         <Button
           onClick={() =>
-            downloadFile({ name: `${design.name} weights.csv`, parts: [weightsCsv(design, data)], type: 'text/csv' })
+            downloadFile({
+              name: `${design.name} weights.csv`,
+              parts: [weightsCsv(design, data, units)],
+              type: 'text/csv',
+            })
           }
         >
           <Download size={14} aria-hidden="true" /> CSV
         </Button>
       </div>
       {pasting && <PasteWeights onClose={() => setPasting(false)} />}
-      <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="group" aria-label="Table of weights">
-        <table className="w-full table-fixed text-sm" data-testid="weights">
-          <thead className="sticky top-0 z-[1] bg-paper">
-            <tr className="text-[13px] text-faint">
+      <div
+        className="min-h-0 flex-1 overflow-y-auto small:overflow-visible"
+        tabIndex={0}
+        role="group"
+        aria-label="Table of weights"
+      >
+        <table className="w-full table-fixed small:block text-read" data-testid="weights">
+          <thead className="small:hidden sticky top-0 z-[1] bg-paper">
+            <tr className="text-label text-faint">
               {table.getHeaderGroups()[0]!.headers.map((header) => {
                 const sorted = header.column.getIsSorted();
                 return (
@@ -132,28 +141,32 @@ export function WeightsTable() {
             </tr>
           </thead>
           {groups.map(([group, list]) => (
-            <tbody key={group ?? 'all'}>
+            <tbody key={group ?? 'all'} className="small:block">
               {group && (
-                <tr className="border-t border-rule bg-soft/60">
+                <tr className="border-t border-rule bg-soft/60 small:flex small:justify-between">
                   <th
                     scope="rowgroup"
                     colSpan={4}
-                    className="px-1.5 py-0.5 text-left text-[13px] font-semibold first-letter:uppercase"
+                    className="px-1.5 py-0.5 text-left text-label font-semibold first-letter:uppercase"
                   >
                     {group}
                   </th>
-                  <td colSpan={4} className="px-1.5 text-[13px] font-semibold" data-subtotal={group}>
+                  <td colSpan={4} className="px-1.5 text-label font-semibold" data-subtotal={group}>
                     {formatMass(sum(list), units)}
                   </td>
                 </tr>
               )}
               {list.map((row) => (
-                <WeightCells key={`${row.kind}-${row.id}`} row={row} design={design} />
+                <WeightCells
+                  key={`${row.kind}-${row.id}`}
+                  row={row}
+                  item={row.kind === 'item' ? design.massItems.find(({ id }) => id === row.id) : undefined}
+                />
               ))}
             </tbody>
           ))}
-          <tfoot>
-            <tr className="border-t border-graphite font-semibold">
+          <tfoot className="small:block">
+            <tr className="border-t border-graphite font-semibold small:flex small:justify-between">
               <th scope="row" colSpan={4} className="px-1.5 py-1 text-left">
                 {rows.length === data.length ? 'All of it' : `${rows.length} of ${data.length} parts`}
               </th>

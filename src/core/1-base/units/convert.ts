@@ -44,6 +44,10 @@ export const kilogramsPerSquareMetre = (density: GramsPerSquareMetre): Kilograms
 /** Rods and joints: g/m to kg/m. */
 export const kilogramsPerMetre = (density: GramsPerMetre): KilogramsPerMetre => density / 1000;
 
+/** By definition: the international inch, and the ounce as a sixteenth of the pound of 453.59237 g. */
+export const MILLIMETRES_PER_INCH = 25.4;
+export const GRAMS_PER_OUNCE = 28.349523125;
+
 /** Three numbers along x (aft), y (right) and z (up). */
 export type Vector3 = readonly [number, number, number];
 

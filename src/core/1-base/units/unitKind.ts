@@ -20,4 +20,5 @@ export const SI_SYMBOL = {
   acceleration: 'm/s²',
   wingLoading: 'kg/m²',
   force: 'N',
+  moment: 'N·m',
 } as const;

@@ -1,3 +1,4 @@
+import { withControlsThatAre } from '../edit/mixesKept';
 import { z } from 'zod';
 import type { Body, MassItem, Material, Propulsion } from '../schema/airframe';
 import { type Design, LIST_MEMBERS } from '../schema/design';
@@ -226,7 +227,7 @@ export function mountParts(design: Design, assemblyId: string, parts: SharedPart
   );
   const hasControl = new Set([...keptControls, ...controls.values()]);
   const result: Design = {
-    ...design,
+    ...withControlsThatAre(design, (control) => hasControl.has(control)),
     materials,
     surfaces,
     bodies,
@@ -240,9 +241,6 @@ export function mountParts(design: Design, assemblyId: string, parts: SharedPart
       kept.propulsion,
       placed.propulsion.map((drive) => ({ ...drive, id: names.propulsion.get(drive.id)! })),
     ),
-    mixes: design.mixes
-      .map((mix) => ({ ...mix, terms: mix.terms.filter(({ control }) => hasControl.has(control)) }))
-      .filter(({ terms }) => terms.length > 0),
     assemblies: design.assemblies.map((other) =>
       other.id === assemblyId
         ? {

@@ -1,26 +1,53 @@
 import { type Material, materialSchema } from '../schema/airframe';
 
-const board = (id: string, name: string, thickness: number, arealDensity: number, faces: Material['faces']): Material =>
-  materialSchema.parse({ id, name, thickness, arealDensity, faces });
+/** Sides of the sheets that are sold [mm]. */
+export const SHEET_SIZES: readonly (readonly [length: number, width: number])[] = [
+  [1000, 700],
+  [762, 508],
+];
+
+type Sort = readonly [
+  id: string,
+  name: string,
+  thickness: number,
+  arealDensity: number,
+  faces: Material['faces'],
+  sheet?: readonly [length: number, width: number],
+];
+
+const board = ([
+  id,
+  name,
+  thickness,
+  arealDensity,
+  faces,
+  [sheetLength, sheetWidth] = SHEET_SIZES[0]!,
+]: Sort): Material => materialSchema.parse({ id, name, thickness, arealDensity, faces, sheetLength, sheetWidth });
 
 /**
  * Sheets by what they are, not by maker: weights in the middle of what is sold,
- * within ±15 %. Weigh a sheet of yours; that replaces them.
+ * within ±15 %. One default cannot serve: faced boards of 5 mm weigh from 300 to
+ * 650 g/m². Weigh a sheet of yours; that replaces them.
  */
-export const BOARDS: readonly Material[] = [
-  board('faced3', 'Faced board 3 mm', 3, 290, 'both'),
-  board('faced5', 'Faced board 5 mm', 5, 410, 'both'),
-  board('faced6', 'Faced board 6 mm', 6, 480, 'both'),
-  board('faced10', 'Faced board 10 mm', 10, 680, 'both'),
-  board('oneFace5', 'Board 5 mm, one face peeled', 4.8, 300, 'one'),
-  board('bare5', 'Board 5 mm, both faces peeled', 4.6, 190, 'none'),
-  board('bare3', 'Board 3 mm, both faces peeled', 2.7, 115, 'none'),
-  board('water5', 'Board 5 mm, water-resistant faces', 5, 350, 'both'),
-  board('packing3', 'Packing foam 3 mm', 3, 75, 'none'),
-  board('packing6', 'Packing foam 6 mm', 6, 150, 'none'),
-  board('core20', 'Hot-wire block, weight of 20 mm', 20, 400, 'none'),
-  board('wood1', 'Light wood 1.5 mm', 1.5, 240, 'none'),
-];
+export const BOARDS: readonly Material[] = (
+  [
+    ['light5', 'Light faced board 5 mm, 20 × 30 in', 5, 300, 'both', [762, 508]],
+    ['light5large', 'Light faced board 5 mm, 70 × 100 cm', 5, 300, 'both'],
+    ['faced5', 'Faced board 5 mm', 5, 410, 'both'],
+    ['craft5', 'Craft board 5 mm', 5, 600, 'both'],
+    ['faced3', 'Faced board 3 mm', 3, 290, 'both'],
+    ['faced6', 'Faced board 6 mm', 6, 480, 'both'],
+    ['faced10', 'Faced board 10 mm', 10, 680, 'both'],
+    ['water5', 'Board 5 mm, water-resistant faces', 5, 350, 'both'],
+    ['oneFace5', 'Board 5 mm, one face peeled', 4.8, 300, 'one'],
+    ['bare5', 'Board 5 mm, both faces peeled', 4.6, 190, 'none'],
+    ['bare3', 'Board 3 mm, both faces peeled', 2.7, 115, 'none'],
+    ['packing3', 'Packing foam 3 mm', 3, 75, 'none'],
+    ['packing6', 'Packing foam 6 mm', 6, 150, 'none'],
+    ['core20', 'Hot-wire block, weight of 20 mm', 20, 400, 'none'],
+    ['wood1', 'Light wood 1.5 mm', 1.5, 240, 'none'],
+  ] satisfies Sort[]
+).map(board);
 
 /** Coverings and joints by area and length, to be typed or taken. g/m² and g/m. */
 export const COVERINGS: readonly (readonly [string, number])[] = [

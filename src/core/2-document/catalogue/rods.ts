@@ -1,36 +1,64 @@
 import type { Surface } from '../schema/surface';
 
-type Rod = Pick<Surface['spars'][number], 'name' | 'linearDensity' | 'width' | 'height' | 'material'>;
+/** What a rod is by itself, wherever it is laid. */
+export type RodStock = Pick<
+  Surface['spars'][number],
+  'name' | 'linearDensity' | 'shape' | 'width' | 'height' | 'innerDiameter' | 'material'
+>;
 
-/** Outer and inner side [mm] and density [g/cm³] to grams a metre. */
-const rod = (
+/** Grams a metre of a section in mm² of a density in g/cm³, to a tenth. */
+const perMetre = (area: number, density: number): number => Math.round(area * density * 10) / 10;
+
+const round = (name: string, material: string, diameter: number, density: number): RodStock => ({
+  name,
+  material,
+  shape: 'round',
+  width: diameter,
+  height: diameter,
+  innerDiameter: 0,
+  linearDensity: perMetre((Math.PI / 4) * diameter ** 2, density),
+});
+
+const tube = (
   name: string,
   material: string,
   [outer, inner]: readonly [number, number],
-  area: 'round' | 'square',
   density: number,
-): Rod => {
-  const shape = area === 'round' ? Math.PI / 4 : 1;
-  return {
-    name,
-    material,
-    width: outer,
-    height: outer,
-    linearDensity: Math.round(shape * (outer ** 2 - inner ** 2) * density * 10) / 10,
-  };
-};
+): RodStock => ({
+  ...round(name, material, outer, density),
+  shape: 'tube',
+  innerDiameter: inner,
+  linearDensity: perMetre((Math.PI / 4) * (outer ** 2 - inner ** 2), density),
+});
 
-/** What sticks and rods are sold in; weights from section and density (carbon 1.55, glass 1.9, pine 0.5, aluminium 2.7 g/cm³). */
-export const ROD_STOCK: readonly Rod[] = [
-  rod('Carbon rod 2 mm', 'carbon rod', [2, 0], 'round', 1.55),
-  rod('Carbon rod 3 mm', 'carbon rod', [3, 0], 'round', 1.55),
-  rod('Carbon tube 4 × 2 mm', 'carbon tube', [4, 2], 'round', 1.55),
-  rod('Carbon tube 6 × 4 mm', 'carbon tube', [6, 4], 'round', 1.55),
-  rod('Carbon tube 8 × 6 mm', 'carbon tube', [8, 6], 'round', 1.55),
-  rod('Carbon tube 10 × 8 mm', 'carbon tube', [10, 8], 'round', 1.55),
-  rod('Glass rod 4 mm', 'glass fibre', [4, 0], 'round', 1.9),
-  rod('Pine stick 5 × 5 mm', 'pine', [5, 0], 'square', 0.5),
-  rod('Pine stick 8 × 8 mm', 'pine', [8, 0], 'square', 0.5),
-  rod('Bamboo skewer 3 mm', 'bamboo', [3, 0], 'round', 0.75),
-  rod('Aluminium tube 6 × 5 mm', 'aluminium', [6, 5], 'round', 2.7),
+const bar = (
+  name: string,
+  material: string,
+  [width, height]: readonly [number, number],
+  density: number,
+): RodStock => ({
+  name,
+  material,
+  shape: 'rectangle',
+  width,
+  height,
+  innerDiameter: 0,
+  linearDensity: perMetre(width * height, density),
+});
+
+/** What sticks and rods are sold in; weights from section and density (carbon 1.55, glass 1.9, pine 0.5, spruce 0.43, aluminium 2.7 g/cm³). */
+export const ROD_STOCK: readonly RodStock[] = [
+  round('Carbon rod 2 mm', 'carbon rod', 2, 1.55),
+  round('Carbon rod 3 mm', 'carbon rod', 3, 1.55),
+  bar('Carbon strip 0.8 × 6 mm, on edge', 'carbon strip', [0.8, 6], 1.55),
+  tube('Carbon tube 4 × 2 mm', 'carbon tube', [4, 2], 1.55),
+  tube('Carbon tube 6 × 4 mm', 'carbon tube', [6, 4], 1.55),
+  tube('Carbon tube 8 × 6 mm', 'carbon tube', [8, 6], 1.55),
+  tube('Carbon tube 10 × 8 mm', 'carbon tube', [10, 8], 1.55),
+  round('Glass rod 4 mm', 'glass fibre', 4, 1.9),
+  bar('Pine stick 5 × 5 mm', 'pine', [5, 5], 0.5),
+  bar('Pine stick 8 × 8 mm', 'pine', [8, 8], 0.5),
+  bar('Spruce strip 3 × 10 mm, on edge', 'spruce', [3, 10], 0.43),
+  round('Bamboo skewer 3 mm', 'bamboo', 3, 0.75),
+  tube('Aluminium tube 6 × 5 mm', 'aluminium', [6, 5], 2.7),
 ];

@@ -1,5 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
+import { rodsWithShapes } from './rodsWithShapes';
+import { tagsViewsUnderlays } from './tagsViewsUnderlays';
 
 /**
  * Steps from one version of the file format to the next, numbered without
@@ -8,7 +10,12 @@ import { recordsBesideTheDesign } from './recordsBesideTheDesign';
  */
 type Step = (document: Record<string, unknown>) => Record<string, unknown>;
 
-export const MIGRATIONS: readonly Step[] = [recordsBesideTheDesign, controlsWithNeutrals];
+export const MIGRATIONS: readonly Step[] = [
+  recordsBesideTheDesign,
+  controlsWithNeutrals,
+  rodsWithShapes,
+  tagsViewsUnderlays,
+];
 
 /** Brings a document of an older version to the newest one. */
 export function migrate(document: Record<string, unknown>, from: number): Record<string, unknown> {

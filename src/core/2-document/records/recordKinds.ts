@@ -31,7 +31,12 @@ export const trialFoldSchema = z.strictObject({
   material: identifier('Board that was folded'),
   noseRadius: bounded('size', 'Radius of the fold'),
   angle: bounded('angle', 'Angle through which the sheet was folded'),
-  shortfall: bounded('offset', 'How much shorter the upper skin came out than drawn'),
+  shortfall: bounded(
+    'offset',
+    'How much shorter the upper skin came out than drawn; follows from strip and chord where they are given',
+  ),
+  stripCut: bounded('size', 'Width of the strip that was cut').optional(),
+  chordReached: bounded('size', 'Chord that it reached when it was folded').optional(),
   scoredFace: z.enum(['inner', 'outer']).meta({ description: 'Face that was cut or dented' }),
   notes: shortText('What was seen').default(''),
 });
@@ -112,6 +117,16 @@ export const photoSchema = z.strictObject({
     .max(MOST_PICTURE_BYTES, { error: 'must be at most 400 kB: make the picture smaller' })
     .meta({ description: 'Size of the picture; it lies beside the file, under its id' }),
   part: identifier('Part it shows').optional(),
+  underlay: z
+    .strictObject({
+      view: z.enum(['plan', 'side']).default('plan').meta({ description: 'Drawing under which it lies' }),
+      x: bounded('offset', 'Middle of the picture, aft of the datum').default(0),
+      across: bounded('offset', 'Middle of the picture, right of the datum or above it').default(0),
+      width: z.number().min(1).max(1e5).default(1000).meta({ description: 'What its width stands for [mm]' }),
+      turn: bounded('angle', 'Turned clockwise on the sheet').default(0),
+    })
+    .optional()
+    .meta({ description: 'Where it lies under the drawing, to be traced' }),
   notes,
 });
 

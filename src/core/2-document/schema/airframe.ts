@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { bounded, identifier, point, shortText } from './limits';
 
+/** What holds board together and covers it, by length and area; typed or taken from the usual ones. */
+export const fastenings = {
+  glueLength: bounded('size', 'Glued joint length; of a mirrored part on each side').default(0),
+  glueDensity: bounded('linearDensity', 'Glue per joint length').default(8),
+  tapeArea: z.number().min(0).max(1e8).default(0).meta({ description: 'Tape or covering, all of the part [mm²]' }),
+  tapeDensity: bounded('arealDensity', 'Tape or covering').default(50),
+};
+
 /** Fuselages, pods and booms: a row of frames along the datum. */
 export const bodySchema = z
   .strictObject({
@@ -26,14 +34,51 @@ export const bodySchema = z
       .meta({ description: 'Outline as frames from nose to tail' }),
     construction: z
       .strictObject({
-        material: identifier('Material sheet it is cut from'),
+        material: identifier('Material sheet it is cut from, and its doublers'),
+        layers: z.int().min(1).max(6).default(1).meta({ description: 'Layers of board all over' }),
         extraFraction: bounded('fraction', 'Formers, doublers and tabs as a share of the skin').default(0.15),
+        doublers: z
+          .array(
+            z.strictObject({
+              from: bounded('offset', 'Front end, aft of the body position'),
+              to: bounded('offset', 'Rear end, aft of the body position'),
+              layers: z.int().min(1).max(6).default(1).meta({ description: 'Layers more on each wall' }),
+            }),
+          )
+          .max(8)
+          .default([])
+          .meta({ description: 'Stretches where the walls are doubled' }),
+        ...fastenings,
+        truss: z
+          .strictObject({
+            stickDensity: bounded('linearDensity', 'Mass per length of the sticks'),
+            bay: bounded('ribSpacing', 'From upright to upright'),
+            diagonals: z.boolean().default(false).meta({ description: 'True when every bay of the sides has one' }),
+            filmDensity: bounded('arealDensity', 'Film all round, as put on').default(40),
+          })
+          .optional()
+          .meta({ description: 'Four long sticks with uprights and cross pieces under film, in place of board' }),
       })
       .optional()
       .meta({ description: 'What it is made of; without it the body weighs nothing' }),
+    asBuilt: z
+      .strictObject({
+        twist: bounded('twist', 'Tail against wing seen from behind, right side down positive').optional(),
+      })
+      .optional()
+      .meta({ description: 'What was measured on the finished body' }),
     measuredMass: bounded('mass', 'Weighed mass; replaces the computed one').optional(),
   })
   .superRefine((body, context) => {
+    body.construction?.doublers.forEach(({ from, to }, index) => {
+      if (to - from < 1) {
+        context.addIssue({
+          code: 'custom',
+          path: ['construction', 'doublers', index, 'to'],
+          message: 'must lie at least 1 mm aft of its front end',
+        });
+      }
+    });
     body.frames.forEach((frame, index) => {
       const previous = body.frames[index - 1];
       if (previous && frame.x - previous.x < 0.1) {
@@ -123,7 +168,19 @@ export const massItemSchema = z.strictObject({
     .boolean()
     .default(false)
     .meta({ description: 'True for two of them, left and right; the mass is of one' }),
+  inWind: z
+    .boolean()
+    .default(false)
+    .meta({ description: 'True when its box stands out in the wind, such as a servo on the outside' }),
   attachment: attachmentSchema.default({ kind: 'fixed' }),
+  view: z
+    .strictObject({
+      fieldOfView: z.number().min(5).max(175).default(70).meta({ description: 'Angle across the picture [°]' }),
+      towards: bounded('angle', 'Where it looks, seen from above: 0 forward, 90 to the right').default(0),
+      down: bounded('angle', 'How far it looks down; 90 straight down').default(0),
+    })
+    .optional()
+    .meta({ description: 'What a camera sees: a cone about where it looks' }),
 });
 
 export const propulsionSchema = z.strictObject({
@@ -140,6 +197,11 @@ export const propulsionSchema = z.strictObject({
   propellerDiameter: bounded('size', 'Propeller diameter').default(200),
   propellerPitch: bounded('size', 'Propeller pitch').default(110),
   blades: z.int().min(1).max(6).default(2).meta({ description: 'Number of blades' }),
+  atRest: z
+    .enum(['folds', 'stops', 'windmills'])
+    .default('stops')
+    .meta({ description: 'What the propeller does without power: folds back, is held, or turns in the wind' }),
+  tiltTravel: bounded('deflection', 'How far it tilts each way when a mix moves it; 0 for a fixed mount').default(0),
   motor: z
     .strictObject({
       speedConstant: z.number().min(50).max(20000).meta({ description: 'Unloaded speed per volt [rev/min/V]' }),
@@ -159,7 +221,17 @@ export const propulsionSchema = z.strictObject({
 export const dragItemSchema = z.strictObject({
   id: identifier('Name of the item'),
   name: shortText('Name in words').default(''),
-  dragArea: bounded('dragArea', 'Drag coefficient times frontal area'),
+  dragArea: bounded('dragArea', 'Drag coefficient times frontal area; not used where a form is given').default(0),
+  form: z
+    .strictObject({
+      shape: z
+        .enum(['bar', 'box', 'disc', 'faired'])
+        .meta({ description: 'Round bar across the wind, box, flat face, or a faired body' }),
+      width: bounded('size', 'Width across the wind'),
+      height: bounded('size', 'Height across the wind'),
+    })
+    .optional()
+    .meta({ description: 'What it is seen from the front; its drag area follows' }),
   position: point('Where the drag acts').default({ x: 0, y: 0, z: 0 }),
   mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
 });
@@ -168,6 +240,9 @@ export const wheelSchema = z.strictObject({
   id: identifier('Name of the wheel or skid'),
   position: point('Axle, or lowest point of a skid'),
   diameter: bounded('size', 'Wheel diameter; 0 for a skid').default(0),
+  width: bounded('size', 'Width of the tyre').optional(),
+  legDiameter: bounded('size', 'Thickness of the leg across the wind').default(2),
+  retracts: z.boolean().default(false).meta({ description: 'True when it is drawn in for flight' }),
   mirrored: z.boolean().default(false).meta({ description: 'True for a pair left and right' }),
 });
 
@@ -176,3 +251,4 @@ export type Material = z.output<typeof materialSchema>;
 export type MassItem = z.output<typeof massItemSchema>;
 export type Propulsion = z.output<typeof propulsionSchema>;
 export type DragItem = z.output<typeof dragItemSchema>;
+export type Wheel = z.output<typeof wheelSchema>;

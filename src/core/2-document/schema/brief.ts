@@ -8,6 +8,10 @@ export const briefSchema = z.strictObject({
     .default('train')
     .meta({ description: 'What the aircraft is for' }),
   launch: z.enum(['hand', 'wheels', 'bungee']).default('hand').meta({ description: 'How it gets into the air' }),
+  grip: z
+    .enum(['plain', 'good'])
+    .default('plain')
+    .meta({ description: 'How it is held for a throw: around the fuselage, or by a grip made for it' }),
   fieldLength: z.number().min(0).max(10000).optional().meta({ description: 'Length of the field [m]' }),
   wind: z.number().min(0).max(30).optional().meta({ description: 'Wind it should fly in [m/s]' }),
   maximumMass: bounded('mass', 'Weight class or own limit').optional(),
@@ -41,18 +45,51 @@ export const toleranceSchema = z.strictObject({
   plusMinus: bounded('plusMinus', 'Half width of the band, in the unit of that field'),
 });
 
-export const mixSchema = z.strictObject({
-  command: z.enum(['pitch', 'roll', 'yaw', 'flap']).meta({ description: 'Stick that is moved' }),
-  terms: z
+export const mixSchema = z
+  .strictObject({
+    command: z.enum(['pitch', 'roll', 'yaw', 'flap']).meta({ description: 'Stick that is moved' }),
+    terms: z
+      .array(
+        z.strictObject({
+          control: identifier('Control it moves'),
+          left: bounded('gain', 'Trailing edge down on the left side per unit of command'),
+          right: bounded('gain', 'Trailing edge down on the right side per unit of command'),
+        }),
+      )
+      .max(24)
+      .default([])
+      .meta({ description: 'How far each control follows' }),
+    drives: z
+      .array(
+        z.strictObject({
+          drive: identifier('Drive it tilts'),
+          left: bounded('gain', 'Nose up tilt of the left one per unit of command, of its travel'),
+          right: bounded('gain', 'Nose up tilt of the right one, or the only one, per unit of command, of its travel'),
+        }),
+      )
+      .max(8)
+      .default([])
+      .meta({ description: 'How far each tilting drive follows' }),
+  })
+  .refine(({ terms, drives }) => terms.length + drives.length > 0, {
+    error: 'must move at least one control or drive',
+  });
+
+/** A setting of the transmitter: what it changes against the drawn neutrals and the usual mixes. */
+export const flightModeSchema = z.strictObject({
+  id: identifier('Name of the flight mode'),
+  name: shortText('Name in words'),
+  neutrals: z
     .array(
       z.strictObject({
-        control: identifier('Control it moves'),
-        left: bounded('gain', 'Trailing edge down on the left side per unit of command'),
-        right: bounded('gain', 'Trailing edge down on the right side per unit of command'),
+        control: identifier('Control'),
+        angle: bounded('turn', 'Where it stands in this mode, trailing edge down; a flap set, a reflex'),
       }),
     )
-    .min(1)
-    .meta({ description: 'How far each control follows' }),
+    .max(24)
+    .default([])
+    .meta({ description: 'Controls that stand elsewhere than drawn' }),
+  mixes: z.array(mixSchema).max(12).default([]).meta({ description: 'Mixes in place of those of the design' }),
 });
 
 export const assemblySchema = z.strictObject({
@@ -70,3 +107,4 @@ export const assemblySchema = z.strictObject({
 
 export type Brief = z.output<typeof briefSchema>;
 export type Mix = z.output<typeof mixSchema>;
+export type FlightMode = z.output<typeof flightModeSchema>;

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { bodySchema, dragItemSchema, massItemSchema, materialSchema, propulsionSchema, wheelSchema } from './airframe';
 import { bounded, identifier, listOf, longText, shortText } from './limits';
-import { assemblySchema, briefSchema, mixSchema, toleranceSchema } from './brief';
+import { assemblySchema, briefSchema, flightModeSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 5;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),
@@ -23,6 +23,16 @@ export const balanceAimsSchema = z.strictObject({
   ).optional(),
 });
 
+export const levellingSchema = z.strictObject({
+  face: shortText('Face that carries the level, in words').default(''),
+  angle: bounded('incidence', 'Nose-up angle of that face against the datum line').default(0),
+});
+
+export const setAsideSchema = z.strictObject({
+  finding: identifier('Code of the finding'),
+  reason: shortText('Why it may stay as it is').min(1, { error: 'must say why' }),
+});
+
 /** Lists of the document: what their members are, how many there may be, what they are for. */
 export const LIST_MEMBERS = {
   surfaces: { member: surfaceSchema, most: 24, description: 'Lifting surfaces' },
@@ -33,6 +43,8 @@ export const LIST_MEMBERS = {
   dragItems: { member: dragItemSchema, most: 60, description: 'Things in the wind that are neither surface nor body' },
   wheels: { member: wheelSchema, most: 12, description: 'Undercarriage' },
   mixes: { member: mixSchema, most: 12, description: 'Mixes that replace the usual ones of a command' },
+  modes: { member: flightModeSchema, most: 3, description: 'Flight modes beside the drawn one' },
+  setAside: { member: setAsideSchema, most: 100, description: 'Findings that were looked at and set aside' },
   tolerances: { member: toleranceSchema, most: 400, description: 'A ± on any number of this document' },
   assemblies: { member: assemblySchema, most: 20, description: 'Parts that several designs share' },
 } as const;
@@ -64,10 +76,13 @@ export const designSchema = z
     version: z.literal(DESIGN_VERSION).meta({ description: 'Version of the file format' }),
     name: shortText('Name of the design').min(1, { error: 'must not be empty' }),
     notes: longText('Anything worth keeping').default(''),
+    tags: listOf(shortText('Word it is found by').min(1, { error: 'must not be empty' }), 20, 'Words it is found by'),
     brief: briefSchema.prefault({}),
     conditions: flightConditionsSchema.prefault({}).meta({ description: 'Where and how fast it flies' }),
     balance: balanceAimsSchema.prefault({}).meta({ description: 'Aims for the balance' }),
     ...LISTS,
+    mode: identifier('Flight mode that is flown and computed; without it as drawn').optional(),
+    levelling: levellingSchema.prefault({}).meta({ description: 'Where the level is laid to set the datum level' }),
     basedOn: identifier('Revision that this state grew from').optional(),
   })
   .superRefine((design, context) =>

@@ -38,6 +38,7 @@ export const LIMITS = {
   stationAlongChord: limit(0.02, 0.98, '', 'it must lie inside the chord'),
   camber: limit(-0.2, 0.2, '', 'a camber beyond 20 % of chord is outside thin-aerofoil theory'),
   mass: limit(0, 50000, 'g', 'a single part above 50 kg is no model aircraft'),
+  ribSpacing: limit(5, 2000, 'mm', 'nearer to one another they are a solid block, farther nothing holds the shape'),
   arealDensity: limit(1, 20000, 'g/m²', 'board and covering weigh between 1 and 20000 g/m²'),
   linearDensity: limit(0, 5000, 'g/m', 'rods and joints weigh less than 5000 g/m'),
   speed: limit(1, 100, 'm/s', 'slower than 1 m/s or faster than 100 m/s is outside model flight'),

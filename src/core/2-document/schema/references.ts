@@ -4,6 +4,11 @@ interface Named {
   id: string;
 }
 
+interface Mixing {
+  terms: { control: string }[];
+  drives: { drive: string }[];
+}
+
 /** The parts of a design that point to one another; loose on purpose, the schema types the rest. */
 interface Referring {
   surfaces: (Named & { controls: Named[]; spars: Named[]; construction?: { material: string } })[];
@@ -13,7 +18,9 @@ interface Referring {
   propulsion: Named[];
   dragItems: Named[];
   wheels: Named[];
-  mixes: { terms: { control: string }[] }[];
+  mixes: Mixing[];
+  modes: (Named & { neutrals: { control: string }[]; mixes: Mixing[] })[];
+  mode?: string | undefined;
   tolerances: { field: string }[];
   assemblies: (Named & {
     surfaces: string[];
@@ -33,6 +40,7 @@ const NAMED_LISTS = [
   'propulsion',
   'dragItems',
   'wheels',
+  'modes',
   'assemblies',
 ] as const;
 
@@ -70,11 +78,24 @@ export function checkReferences(design: Referring, report: Report): void {
   design.massItems.forEach(({ attachment }, index) => {
     if (attachment.body !== undefined) require('bodies', attachment.body, ['massItems', index, 'attachment', 'body']);
   });
-  design.mixes.forEach((mix, mixIndex) =>
-    mix.terms.forEach((term, index) =>
-      require('controls', term.control, ['mixes', mixIndex, 'terms', index, 'control']),
-    ),
-  );
+  const requireControls = (mixes: readonly Mixing[], path: (string | number)[]) =>
+    mixes.forEach((mix, mixIndex) => {
+      mix.terms.forEach((term, index) =>
+        require('controls', term.control, [...path, mixIndex, 'terms', index, 'control']),
+      );
+      mix.drives.forEach(({ drive }, index) =>
+        require('propulsion', drive, [...path, mixIndex, 'drives', index, 'drive']),
+      );
+    });
+  requireControls(design.mixes, ['mixes']);
+  design.modes.forEach(({ neutrals, mixes }, index) => {
+    neutrals.forEach(({ control }, place) =>
+      require('controls', control, ['modes', index, 'neutrals', place, 'control']),
+    );
+    requireControls(mixes, ['modes', index, 'mixes']);
+  });
+  if (design.mode !== undefined && !design.modes.some(({ id }) => id === design.mode))
+    report(['mode'], `points to "${design.mode}", which is not among the flight modes`);
   design.assemblies.forEach((assembly, index) => {
     for (const list of ['surfaces', 'bodies', 'massItems', 'propulsion'] as const) {
       assembly[list].forEach((id, place) => require(list, id, ['assemblies', index, list, place]));

@@ -10,7 +10,7 @@ export const sectionSchema = z
       edge: z
         .enum(['square', 'rounded', 'sharpened'])
         .default('square')
-        .meta({ description: 'How the leading edge is finished' }),
+        .meta({ description: 'How both edges are finished: cut square, sanded round, or tapered to a thin rear edge' }),
     }),
     z.strictObject({
       kind: z.literal('steppedPlate').meta({ description: 'A sheet doubled over part of the chord' }),
@@ -23,7 +23,13 @@ export const sectionSchema = z
       thickness: bounded('thickness', 'Board thickness'),
       camber: bounded('camber', 'Greatest camber as a fraction of the chord'),
       camberPosition: bounded('stationAlongChord', 'Where the camber is greatest').default(0.4),
-      openBelow: z.boolean().default(true).meta({ description: 'True when the ribs are left open on the lower side' }),
+      openBelow: z.boolean().default(true).meta({
+        description: 'True when the ribs are left open on the lower side; false when a film closes it flat',
+      }),
+      ribSpacing: bounded(
+        'ribSpacing',
+        'From rib to rib, of the board of the surface; left out for a sheet without ribs',
+      ).optional(),
     }),
     z.strictObject({
       kind: z.literal('foldedOverSpar').meta({ description: 'A sheet folded at the nose over a spar' }),
@@ -35,6 +41,20 @@ export const sectionSchema = z
       scoredFace: z.enum(['inner', 'outer']).optional().meta({
         description: 'Face that is scored or cut for the fold; the other keeps its length. Without it: inner',
       }),
+      scores: z
+        .int()
+        .min(1, { error: 'must be 1 (a single dent) or more' })
+        .max(15, { error: 'must be 15 or fewer: the board is cut to strips' })
+        .refine((count) => count % 2 === 1, { error: 'must be odd: one score lies on the nose itself' })
+        .optional()
+        .meta({
+          description:
+            'Lines scored or dented round the nose, one of them on it. Without it: as many as the board needs',
+        }),
+      singleFrom: bounded(
+        'stationAlongChord',
+        'Where the upper skin comes down on the lower one; behind it lies a single sheet, such as a control',
+      ).optional(),
     }),
     z.strictObject({
       kind: z.literal('fourDigit').meta({ description: 'Hot-wired or carved to a four-digit shape' }),
@@ -45,6 +65,19 @@ export const sectionSchema = z
         .min(0.01, { error: 'must lie between 0.01 and 0.3' })
         .max(0.3, { error: 'must lie between 0.01 and 0.3' })
         .meta({ description: 'Thickness as a fraction of the chord' }),
+    }),
+    z.strictObject({
+      kind: z.literal('ribsUnderFilm').meta({ description: 'Ribs of board on spars, covered with film' }),
+      camber: bounded('camber', 'Greatest camber as a fraction of the chord').default(0.03),
+      camberPosition: bounded('stationAlongChord', 'Where the camber is greatest').default(0.4),
+      thicknessRatio: z
+        .number()
+        .min(0.03, { error: 'must lie between 0.03 and 0.3' })
+        .max(0.3, { error: 'must lie between 0.03 and 0.3' })
+        .meta({ description: 'Thickness as a fraction of the chord' }),
+      ribSpacing: bounded('ribSpacing', 'From rib to rib').default(60),
+      ribCutOut: bounded('fraction', 'Share of each rib that is cut out').default(0.3),
+      filmDensity: bounded('arealDensity', 'Film on one face, as put on').default(40),
     }),
     z.strictObject({
       kind: z.literal('reflexed').meta({ description: 'A plate with its rear part bent up' }),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fastenings } from './airframe';
 import { bounded, identifier, point, shortText } from './limits';
 import { SURFACE_ROLES } from './roles';
 import { sectionSchema } from './section';
@@ -56,6 +57,13 @@ export const controlSchema = z.strictObject({
     })
     .optional()
     .meta({ description: 'Linkage that moves the control' }),
+  asBuilt: z
+    .strictObject({
+      left: bounded('turn', 'Measured on the left side with the stick in the middle, trailing edge down').optional(),
+      right: bounded('turn', 'Measured on the right side with the stick in the middle, trailing edge down').optional(),
+    })
+    .optional()
+    .meta({ description: 'Where it really stands, beside the drawn neutral; a single one has its angle on the right' }),
 });
 
 export const sparSchema = z.strictObject({
@@ -70,8 +78,13 @@ export const sparSchema = z.strictObject({
     x: bounded('offset', 'Outer end aft of the root leading edge'),
   }),
   linearDensity: bounded('linearDensity', 'Mass per length').default(0),
-  width: bounded('size', 'Width').default(0),
-  height: bounded('size', 'Height').default(0),
+  shape: z
+    .enum(['rectangle', 'round', 'tube'])
+    .default('rectangle')
+    .meta({ description: 'Stick or flat bar, full round rod, or round tube' }),
+  width: bounded('size', 'Width; of a round rod or tube its outer diameter').default(0),
+  height: bounded('size', 'Height; a round rod or tube has none beside its diameter').default(0),
+  innerDiameter: bounded('size', 'Inner diameter of a tube').default(0),
   material: shortText('What it is made of').default(''),
 });
 
@@ -99,14 +112,12 @@ export const surfaceSchema = z
       .max(80, { error: 'must hold at most 80 stations' })
       .meta({ description: 'Stations from root to tip' }),
     controls: z.array(controlSchema).max(12).default([]).meta({ description: 'Hinged or all-moving parts' }),
+    filleted: z.boolean().default(false).meta({ description: 'True when the corners at a fuselage are rounded out' }),
     spars: z.array(sparSchema).max(20).default([]).meta({ description: 'Straight spars in plan, on each side' }),
     construction: z
       .strictObject({
         material: identifier('Material sheet it is cut from'),
-        glueLength: bounded('size', 'Glued joint length on each side').default(0),
-        glueDensity: bounded('linearDensity', 'Glue per joint length').default(8),
-        tapeArea: z.number().min(0).max(1e8).default(0).meta({ description: 'Tape or covering, whole surface [mm²]' }),
-        tapeDensity: bounded('arealDensity', 'Tape or covering').default(50),
+        ...fastenings,
         lighteningFraction: bounded('fraction', 'Share of the board cut away in lightening holes').default(0),
       })
       .optional()
@@ -163,6 +174,15 @@ export const surfaceSchema = z
         message: 'must not be negative: a mirrored surface is drawn on the right side',
       });
     }
+    surface.spars.forEach(({ shape, width, innerDiameter }, index) => {
+      if (shape === 'tube' && width > 0 && innerDiameter >= width) {
+        context.addIssue({
+          code: 'custom',
+          path: ['spars', index, 'innerDiameter'],
+          message: `must be less than the outer diameter of ${width} mm`,
+        });
+      }
+    });
     surface.controls.forEach((control, index) => {
       if (control.to - control.from < 0.01) {
         context.addIssue({

@@ -1,4 +1,6 @@
 import { type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Control } from '@/core/2-document/schema/surface';
 import type { PlacedSurface } from './layout';
 
 /**
@@ -33,3 +35,22 @@ export function builtAngles({ source, incidence, stations }: PlacedSurface): Bui
     halfTipTwist: (right.twist - left.twist) / 2,
   };
 }
+
+/** Where a control stands with the stick in the middle, trailing edge down: measured where it was, else as drawn. */
+export function standsAt({ neutral, asBuilt }: Pick<Control, 'neutral' | 'asBuilt'>): {
+  readonly mean: Radians;
+  /** Half of right less left. */
+  readonly half: Radians;
+  /** A single one has no left side. */
+  readonly right: Radians;
+} {
+  const [left, right] = [asBuilt?.left, asBuilt?.right].map((angle) => radiansFromDegrees(angle ?? neutral)) as [
+    Radians,
+    Radians,
+  ];
+  return { mean: (left + right) / 2, half: (right - left) / 2, right };
+}
+
+/** How far the tail is turned against the wing, seen from behind with its right side down: what was measured on bodies. */
+export const builtTwist = ({ bodies }: Pick<Design, 'bodies'>): Radians =>
+  radiansFromDegrees(bodies.reduce((sum, { asBuilt }) => sum + (asBuilt?.twist ?? 0), 0));

@@ -1,6 +1,7 @@
 import { millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
+import { sliceAt } from './bodySlice';
 import { developedLength, placeSurface, planformAt } from './layout';
 
 /** Room between the inboard end of a control and the nearest body, at full throw. */
@@ -15,21 +16,16 @@ export interface HingeClearance {
 /** Gap that a board edge needs so as not to rub [mm]. */
 export const LEAST_GAP = 2;
 
-function widthAt({ frames, position }: Body, x: number): { half: number; top: number; bottom: number } | null {
-  const along = x - position.x;
-  const next = frames.findIndex((frame) => frame.x >= along);
-  if (next < 0 || along < frames[0]!.x) return null;
-  const b = frames[next]!;
-  const a = frames[Math.max(0, next - 1)]!;
-  const share = a === b ? 0 : (along - a.x) / (b.x - a.x);
-  const between = (key: 'width' | 'top' | 'bottom') => a[key] + (b[key] - a[key]) * share;
-  return { half: between('width') / 2, top: position.z + between('top'), bottom: position.z + between('bottom') };
-}
-
 const PLACES = 6;
 
+/** True when the body is there at the hinge line, with some of it above and below. */
+function crosses(body: Body, x: number, z: number): boolean {
+  const at = sliceAt(body, x);
+  return at !== null && at.half > 0 && z > at.bottom && z < at.top;
+}
+
 /**
- * Level controls that sweep up and down past a body: along the control's own
+ * Level controls whose hinge line runs into a body: along the control's own
  * chord, the body's half width there against the control's inboard end, where
  * the sweep of its trailing edge meets the body's height. Millimetres.
  */
@@ -44,9 +40,11 @@ export function hingeClearances({ surfaces, bodies }: Pick<Design, 'surfaces' | 
         const inboard = millimetresFromMetres(root.y);
         let tightest: HingeClearance | null = null;
         for (const body of bodies) {
+          if (!crosses(body, millimetresFromMetres(root.x + hinge * root.chord), millimetresFromMetres(root.z)))
+            continue;
           for (let place = 1; place <= PLACES; place++) {
             const aft = (millimetresFromMetres((1 - hinge) * root.chord) * place) / PLACES;
-            const at = widthAt(body, millimetresFromMetres(root.x + hinge * root.chord) + aft);
+            const at = sliceAt(body, millimetresFromMetres(root.x + hinge * root.chord) + aft);
             if (!at) continue;
             const z = millimetresFromMetres(root.z);
             const up = aft * Math.sin(radiansFromDegrees(control.throwUp));

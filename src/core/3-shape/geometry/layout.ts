@@ -115,4 +115,13 @@ export function developedLength(surface: PlacedSurface): number {
   return surface.stations.at(-1)!.distance;
 }
 
+/** Rise over length from which a surface is shown and measured upright. */
+const UPRIGHT = 0.7;
+
+/** Whether a surface stands up rather than lies, as fins do. */
+export function isUpright({ stations }: PlacedSurface): boolean {
+  const tip = stations.at(-1)!;
+  return Math.abs(tip.z - stations[0]!.z) > UPRIGHT * tip.distance;
+}
+
 export const placeAll = (surfaces: readonly Surface[]): PlacedSurface[] => surfaces.map(placeSurface);

@@ -1,6 +1,7 @@
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import { developedLength, type PlacedStation, type PlacedSurface, planformAt } from '../geometry/layout';
+import { contourOf } from '../section/contour';
 import { openLine, type Path, type Point, polygon } from './path';
 
 /** Lines of a design as it is seen: [x, y] in plan, [x, z] from the side, millimetres of the document. */
@@ -27,18 +28,38 @@ export function planOutline({ stations }: PlacedSurface): Path | null {
   return reach < 1e-6 ? null : between(stations, 'y');
 }
 
-/** A surface from the side: upright ones by their outline, level ones by root and tip chord at their angles, so many times as steep. */
+/** Every so-manieth station of a contour is enough for the eye. */
+const CONTOUR_STEP = 6;
+
+/**
+ * A section where it stands, from the side [x, z in mm]: in its true
+ * thickness, turned about its leading edge by its angle against the datum.
+ * @param angle nose up [rad]
+ */
+function standingSection({ x, z, chord, section }: PlacedStation, angle: number): Path {
+  const contour = contourOf(section, millimetresFromMetres(chord));
+  const places = [...contour.x.keys()].filter((place) => place % CONTOUR_STEP === 0 || place === contour.x.length - 1);
+  const at = (place: number, height: number): Point => {
+    const [along, up] = [contour.x[place]! * chord, height * chord];
+    return [
+      millimetresFromMetres(x + along * Math.cos(angle) + up * Math.sin(angle)),
+      millimetresFromMetres(z + up * Math.cos(angle) - along * Math.sin(angle)),
+    ];
+  };
+  return polygon([
+    ...places.map((place) => at(place, contour.upper[place]!)),
+    ...places.toReversed().map((place) => at(place, contour.lower[place]!)),
+  ]);
+}
+
+/** A surface from the side: upright ones by their outline, level ones by the sections of root and tip in their true thickness at their angles, so many times as steep. */
 export function sideOutline(surface: PlacedSurface, steeper: number): Path[] {
   const { stations, incidence } = surface;
   const rise = Math.abs(stations.at(-1)!.z - stations[0]!.z);
   if (rise > UPRIGHT * developedLength(surface)) return [between(stations, 'z')];
-  return [stations[0]!, stations.at(-1)!].map(({ x, z, chord, twist }) => {
-    const fall = Math.tan((incidence + twist) * steeper) * chord;
-    return openLine([
-      [millimetresFromMetres(x), millimetresFromMetres(z)],
-      [millimetresFromMetres(x + chord), millimetresFromMetres(z - fall)],
-    ]);
-  });
+  return [stations[0]!, stations.at(-1)!].map((station) =>
+    standingSection(station, (incidence + station.twist) * steeper),
+  );
 }
 
 /** Hinge lines of a surface in plan or from the side, with the ends cut through to the trailing edge. */

@@ -1,14 +1,14 @@
-import { radiansFromDegrees } from '@/core/1-base/units/convert';
-import { millimetres, say } from '@/core/1-base/words/phrase';
-import type { Words } from '@/core/1-base/words/phrase';
+import { findRoot } from '@/core/1-base/numeric/findRoot';
+import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { TrialFold } from '@/core/2-document/records/recordKinds';
 import type { SectionOf } from '@/core/2-document/schema/section';
+import { foldNose } from '../section/foldNose';
 
 /**
  * Flat pattern of a sheet folded at the nose over a spar, on one chord. The
  * outer face runs along the building board from where the lower skin ends to
- * the spar, round the nose on a half ellipse of semi-axes a (spar position) and
- * b (half the height), and straight from the spar's crest to the trailing edge.
+ * the spar, round the nose, and straight from the spar's crest to where the
+ * upper skin ends.
  *
  * The face that is not cut keeps its length: scored from inside it is the
  * outer one; cut from outside and cracked it is the inner one, which is shorter
@@ -37,31 +37,6 @@ export interface FoldPattern {
   /** Added for this board after its trial folds [mm]. */
   readonly correction: number;
   readonly lines: readonly PatternLine[];
-  /** Set when the nose is tighter than the board is thick. */
-  readonly tooTight: Words | null;
-}
-
-const GAUSS = [
-  [0.1488743389816312, 0.2955242247147529],
-  [0.4333953941292472, 0.2692667193099963],
-  [0.6794095682990244, 0.219086362515982],
-  [0.8650633666889845, 0.1494513491505806],
-  [0.9739065285171717, 0.0666713443086881],
-] as const;
-const PIECES = 8;
-
-/** Arc length of an ellipse from one parameter angle to another, by Gauss–Legendre quadrature in pieces. */
-export function ellipseArc(a: number, b: number, from: number, to: number): number {
-  const speed = (angle: number) => Math.hypot(a * Math.sin(angle), b * Math.cos(angle));
-  const width = (to - from) / PIECES;
-  let sum = 0;
-  for (let piece = 0; piece < PIECES; piece++) {
-    const middle = from + (piece + 0.5) * width;
-    for (const [node, weight] of GAUSS) {
-      sum += weight * (speed(middle + (node * width) / 2) + speed(middle - (node * width) / 2));
-    }
-  }
-  return (sum * width) / 2;
 }
 
 /** What a trial fold of this board showed. */
@@ -74,8 +49,40 @@ export function bendCorrection(folds: readonly SeenFold[], scored: Face): number
   return trials.reduce((sum, { shortfall, angle }) => sum + shortfall / radiansFromDegrees(angle), 0) / trials.length;
 }
 
+/** Chords that a strip is looked for on [mm]. */
+const CHORDS = { low: 20, high: 2000 } as const;
+
+/**
+ * What a trial fold of a section showed: the chord that a strip of such a width
+ * should have reached by the drawing, less the one it reached, and through which
+ * angle it was folded; null where no chord takes such a strip. Lengths in mm, angle in °.
+ */
+export function shortfallOf(
+  section: SectionOf<'foldedOverSpar'>,
+  {
+    stripCut,
+    chordReached,
+    scored,
+  }: { readonly stripCut: number; readonly chordReached: number; readonly scored: Face },
+): { readonly shortfall: number; readonly angle: number } | null {
+  const patternOn = (chord: number) => foldPattern(section, chord, { scored });
+  const found = findRoot((chord) => patternOn(chord).cutWidth - stripCut, { ...CHORDS, tolerance: 1e-6 });
+  return found.kind === 'root'
+    ? { shortfall: found.x - chordReached, angle: degreesFromRadians(patternOn(found.x).turn) }
+    : null;
+}
+
 /** Scores lie this many board thicknesses apart round the nose. */
 const SCORE_SPACING = 1.5;
+/** Fewer than three would be dents: between them the inside is crushed. */
+const FEWEST_SCORES = 3;
+
+/** How many lines are scored round a nose of such a length: as typed, else what the board needs, one of them on the nose. */
+const scoresFor = (typed: number | undefined, length: number, board: number): number => {
+  if (typed !== undefined) return typed;
+  const needed = Math.max(Math.round(length / (SCORE_SPACING * board)), FEWEST_SCORES);
+  return needed % 2 === 0 ? needed + 1 : needed;
+};
 
 /** How it is folded: the face that is worked, and what trial folds of the board showed. */
 export interface FoldOptions {
@@ -91,23 +98,25 @@ export function foldPattern(
 ): FoldPattern {
   const t = section.boardThickness;
   const a = section.sparPosition * chord;
-  const top = section.sparHeight + 2 * t;
-  const b = top / 2;
-  const end = Math.max(section.bottomLength, section.sparPosition) * chord;
-  const tail = t * (section.bottomLength >= 1 ? 2 : 1);
+  const shape = foldNose(section, chord);
+  const top = 2 * shape.half;
+  const isSingle = section.singleFrom !== undefined;
+  const end = isSingle ? chord : Math.max(section.bottomLength, section.sparPosition) * chord;
+  const tail = t * (end >= chord ? 2 : 1);
+  const run = (isSingle ? Math.max(section.singleFrom!, section.sparPosition) * chord : chord) - a;
   const below = end - a;
-  const nose = ellipseArc(a, b, Math.PI / 2, (3 * Math.PI) / 2);
-  const above = Math.hypot(chord - a, top - tail);
-  const turn = Math.PI + Math.atan2(top - tail, chord - a);
+  const nose = 2 * shape.side();
+  const above = Math.hypot(run, top - tail);
+  const turn = Math.PI + Math.atan2(top - tail, run);
   const keptFace: Face = scored === 'inner' ? 'outer' : 'inner';
   const correction = bendCorrection(folds, scored) * turn;
   const shorter = keptFace === 'inner' ? t : 0;
   const noseWidth = nose - shorter * Math.PI + correction;
   const aboveWidth = above - shorter * (turn - Math.PI);
   const cutWidth = below + noseWidth + aboveWidth;
-  const scores = Math.max(1, Math.round(noseWidth / (SCORE_SPACING * t)));
-  const score = (share: number) => below + share * noseWidth;
-  const tightest = (b * b) / a;
+  const scores = scoresFor(section.scores, noseWidth, t);
+  // They share the nose evenly, the middle one on it.
+  const score = (index: number) => below + ((index + 0.5) / scores) * noseWidth;
   return {
     cutWidth,
     below,
@@ -117,22 +126,19 @@ export function foldPattern(
     keptFace,
     correction,
     lines: [
-      { at: 0, kind: 'edge', words: 'end of the lower skin' },
+      { at: 0, kind: 'edge', words: isSingle ? 'trailing edge' : 'end of the lower skin' },
       { at: below, kind: 'spar', words: 'spar, below' },
-      ...Array.from({ length: scores }, (_, index): PatternLine => {
-        const share = (index + 0.5) / scores;
-        return { at: score(share), kind: 'score', words: Math.abs(share - 0.5) < 0.5 / scores ? 'nose' : '' };
-      }),
+      ...Array.from({ length: scores }, (_, index): PatternLine => ({
+        at: score(index),
+        kind: 'score',
+        words: 2 * index + 1 === scores ? 'nose' : '',
+      })),
       { at: below + noseWidth, kind: 'spar', words: 'spar, above' },
       ...(section.rearBevel > 0
         ? [{ at: cutWidth - Math.min(section.rearBevel, aboveWidth), kind: 'bevel' as const, words: 'bevel from here' }]
         : []),
-      { at: cutWidth, kind: 'edge', words: 'trailing edge' },
+      { at: cutWidth, kind: 'edge', words: isSingle ? 'end of the upper skin' : 'trailing edge' },
     ],
-    tooTight:
-      tightest < t
-        ? say`The nose turns on a radius of ${millimetres(tightest, 1)}, less than the ${millimetres(t, Number.isInteger(t) ? 0 : 1)} of the board: the inside is crushed. Peel its paper there, or move the spar forward.`
-        : null,
   };
 }
 

@@ -1,4 +1,4 @@
-import type { SectionKind } from '@/core/2-document/schema/section';
+import type { Section, SectionKind } from '@/core/2-document/schema/section';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { thicknessOf, contourOf } from '../section/contour';
 
@@ -9,8 +9,9 @@ export interface SparPlace {
   readonly fraction: number;
   /** Where the section is thickest there; null for sheets of even thickness, which have no such place. */
   readonly thickest: number | null;
-  /** Height between the faces at the rod [mm]. */
+  /** Height between the outer faces at the rod [mm]. */
   readonly height: number;
+  readonly section: Section;
 }
 
 /** Chord fraction a rod may lie off the thickest place before it gives away noticeable height. */
@@ -49,6 +50,7 @@ export function sparPlaces(surface: Surface, sparId: string): SparPlace[] {
         distance,
         chord: place.chord,
         fraction,
+        section: place.section,
         thickest: EVEN_THICKNESS.has(place.section.kind) ? null : thicknessOf(contour).position,
         height: fraction < 0 || fraction > 1 ? 0 : (contour.upper[near]! - contour.lower[near]!) * place.chord,
       },

@@ -35,10 +35,12 @@ const MOST_CAMBER = 0.2;
 
 /**
  * Height of the camber line above the chord line through nose and trailing
- * edge, at the contour's stations. More than theory knows, as on a tip narrower
+ * edge, at the contour's stations, midway between the faces that the air follows. More than theory knows, as on a tip narrower
  * than the board it is folded from, counts as the most that it knows.
  */
-export const camberLine = onceFor(({ x, upper, lower }): Float64Array => {
+export const camberLine = onceFor((contour): Float64Array => {
+  const { x } = contour;
+  const { upper, lower } = contour.followed ?? contour;
   const middle = x.map((_, index) => (upper[index]! + lower[index]!) / 2);
   const nose = middle[0]!;
   const rise = middle.at(-1)! - nose;

@@ -7,6 +7,8 @@ export interface Contour {
   readonly x: Float64Array;
   readonly upper: Float64Array;
   readonly lower: Float64Array;
+  /** The faces that the air follows, where it leaves a corner of the drawn ones. */
+  readonly followed?: { readonly upper: Float64Array; readonly lower: Float64Array };
 }
 
 /** Stations are cosine spaced: θ from 0 at the nose to π at the trailing edge, x = (1 − cos θ)/2. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { builtTwist } from '@/core/3-shape/geometry/asBuilt';
 import { solveAsymmetry } from '@/core/5-aero/asymmetry';
 import { valueGroup } from '../group';
 import { maybe, quantity } from '../keys';
@@ -15,7 +16,7 @@ const value = z
   })
   .nullable();
 
-/** What left–right differences (measured angles, a mass off the centre) ask for; null when it is not trimmed. */
+/** What left–right differences (measured angles, a twisted fuselage, a mass off the centre) ask for; null when it is not trimmed. */
 export const asymmetry = valueGroup(value, {
   id: 'asymmetry',
   title: 'Left and right',
@@ -29,6 +30,7 @@ export const asymmetry = valueGroup(value, {
           lift: cruise.state.lift,
           lateral,
           effectAt: prepared.effectAt,
+          twist: builtTwist(prepared.design),
         })
       : null,
 });

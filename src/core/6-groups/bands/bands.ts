@@ -6,12 +6,18 @@ import { emptyNumbers, numbersGroup } from '../group';
 import { maybe } from '../keys';
 import type { Solution } from '../solution/solution';
 import { stall } from '../stall/stall';
-import { wakeBands } from './wakeBands';
+import { type Reach, wakeBands } from './wakeBands';
 
 const keys = z.object({
   neutralPoint: maybe('length', 'Half width of the band of the neutral point: either wake, all speeds flown, bodies'),
   dihedralEffect: maybe('perRadian', 'Half width of the band of C_lβ: either wake, all speeds flown'),
   yawStiffness: maybe('perRadian', 'Half width of the band of C_nβ: either wake, all speeds flown, bodies'),
+  neutralPointAft: maybe('length', 'How far aft of the headline it may lie'),
+  neutralPointForward: maybe('length', 'How far ahead of the headline it may lie'),
+  dihedralEffectUp: maybe('perRadian', 'How far above the headline C_lβ may lie'),
+  dihedralEffectDown: maybe('perRadian', 'How far below the headline C_lβ may lie'),
+  yawStiffnessUp: maybe('perRadian', 'How far above the headline C_nβ may lie'),
+  yawStiffnessDown: maybe('perRadian', 'How far below the headline C_nβ may lie'),
 });
 
 /** Slowest and fastest speed that is flown, over that of the stall and of cruise. */
@@ -38,10 +44,24 @@ export const bands = numbersGroup(keys, {
     const slow = (liftCoefficient ?? SLOW ** 2 * USUAL_SLOW_LIFT) / SLOW ** 2;
     const ofWakes = wakeBands(prepared, [level, Math.max(level, slow), level / FAST ** 2]);
     const ofBodies = bodyBands(solution);
+    const reach = ({ up, down }: Reach, more = 0) => ({
+      up: up + more,
+      down: down + more,
+      half: Math.max(up, down) + more,
+    });
+    const neutralPoint = reach(ofWakes.neutralPoint, ofBodies.neutralPoint);
+    const dihedralEffect = reach(ofWakes.dihedralEffect);
+    const yawStiffness = reach(ofWakes.yawStiffness, ofBodies.yawStiffness);
     return {
-      neutralPoint: ofWakes.neutralPoint + ofBodies.neutralPoint,
-      dihedralEffect: ofWakes.dihedralEffect,
-      yawStiffness: ofWakes.yawStiffness + ofBodies.yawStiffness,
+      neutralPoint: neutralPoint.half,
+      dihedralEffect: dihedralEffect.half,
+      yawStiffness: yawStiffness.half,
+      neutralPointAft: neutralPoint.up,
+      neutralPointForward: neutralPoint.down,
+      dihedralEffectUp: dihedralEffect.up,
+      dihedralEffectDown: dihedralEffect.down,
+      yawStiffnessUp: yawStiffness.up,
+      yawStiffnessDown: yawStiffness.down,
       reasons: {},
     };
   },

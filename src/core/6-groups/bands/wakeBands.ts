@@ -10,11 +10,17 @@ import type { Prepared } from '../solution/prepare';
 /** A light lattice: it only says how far things move. */
 const BAND_GRID = { strips: 8, chordwise: 3 };
 
-/** What the choice of wake and the speed move, the largest of all against straight wakes at cruise. */
+/** How far up and down a number goes from what it is with straight wakes at cruise; both positive. */
+export interface Reach<Value extends number = number> {
+  readonly up: Value;
+  readonly down: Value;
+}
+
+/** What the choice of wake and the speed move. */
 export interface WakeBands {
-  readonly neutralPoint: Metres;
-  readonly dihedralEffect: number;
-  readonly yawStiffness: number;
+  readonly neutralPoint: Reach<Metres>;
+  readonly dihedralEffect: Reach;
+  readonly yawStiffness: Reach;
 }
 
 type Numbers = { readonly [Name in keyof WakeBands]: number };
@@ -57,12 +63,14 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
     numbersAt(straight, alpha, command),
     numbersAt(modelAt(alpha), alpha, command),
   ]);
-  const most = (key: keyof WakeBands) =>
-    headline ? Math.max(...all.map((numbers) => Math.abs(numbers[key] - headline[key]))) : 0;
+  const reach = (key: keyof WakeBands): Reach => {
+    const changes = headline ? all.map((numbers) => numbers[key] - headline[key]) : [0];
+    return { up: Math.max(0, ...changes), down: Math.max(0, ...changes.map((change) => -change)) };
+  };
   return {
-    neutralPoint: most('neutralPoint'),
-    dihedralEffect: most('dihedralEffect'),
-    yawStiffness: most('yawStiffness'),
+    neutralPoint: reach('neutralPoint') as Reach<Metres>,
+    dihedralEffect: reach('dihedralEffect'),
+    yawStiffness: reach('yawStiffness'),
   };
 }
 

@@ -1,7 +1,10 @@
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
+import { HEAVIEST_THROW, launchSpeed } from './launchSpeed';
 import type { Brief } from '@/core/2-document/schema/brief';
 import {
+  kilogramsFromGrams,
   kilogramsPerSquareMetre,
+  type Kilograms,
   type KilogramsPerSquareMetre,
   type MetresPerSecond,
 } from '@/core/1-base/units/convert';
@@ -11,12 +14,15 @@ import { distance, metresPerSecond, say, type Words } from '@/core/1-base/words/
 export interface SpeedBound {
   readonly speed: MetresPerSecond;
   readonly because: Words;
+  /** A bound of physics, or what models of this purpose usually do. */
+  readonly kind: 'physics' | 'habit';
 }
 
 /** What the brief asks of the aircraft, with reasons. SI. */
 export interface Targets {
   readonly stallSpeed: MetresPerSecond;
   readonly stallBecause: Words;
+  readonly stallKind: SpeedBound['kind'];
   readonly cruiseSpeed: MetresPerSecond;
   readonly cruiseBecause: Words;
   /** Mass over wing area [kg/m²]. */
@@ -45,8 +51,6 @@ const HABITS: Readonly<Record<Brief['purpose'], Habit>> = {
   experiment: { stall: 6.5, cruiseOverStall: 1.6, words: 'is an experiment' },
 };
 
-/** A firm throw by hand leaves it at about this speed [m/s]; bungees reach more. */
-export const LAUNCH_SPEED = { hand: 9, bungee: 14, wheels: Infinity } as const;
 /** Speed out of the launch over stall speed that leaves something to climb with. */
 export const LAUNCH_OVER_STALL = 1.2;
 /** Trees or a fence to come in over [m], glide on the way, and friction of foam on grass. */
@@ -71,31 +75,38 @@ export function stallForField(length: number): number {
 /**
  * Stall and cruise speed and wing loading for a brief. The least bound on the
  * stall counts; wing loading m/S = ½ρV_s²C_Lmax/g. @param maximumLift C_Lmax of
- * the layout.
+ * the layout. @param mass what it weighs, as far as that is known: heavy ones leave the hand slower
  */
-export function targetsOf(brief: Brief, air: Air, maximumLift: number): Targets {
+export function targetsOf(brief: Brief, air: Air, maximumLift: number, mass?: Kilograms): Targets {
   const habit = HABITS[brief.purpose];
   const bounds: SpeedBound[] = [
     {
       speed: habit.stall,
+      kind: 'habit',
       because: say`a model that ${habit.words} usually stalls at about ${metresPerSecond(habit.stall)}`,
     },
   ];
-  const launch = LAUNCH_SPEED[brief.launch] / LAUNCH_OVER_STALL;
-  if (Number.isFinite(launch))
+  const limit = brief.maximumMass === undefined ? undefined : kilogramsFromGrams(brief.maximumMass);
+  // Too heavy to be thrown at all is said by a finding; here the heaviest throw bounds it.
+  const thrown = mass ?? limit;
+  const launch = launchSpeed(brief, thrown === undefined ? undefined : (Math.min(thrown, HEAVIEST_THROW) as Kilograms));
+  if (launch !== null)
     bounds.push({
-      speed: launch,
-      because: say`${brief.launch === 'hand' ? 'a throw by hand' : 'the bungee'} leaves it at about ${metresPerSecond(LAUNCH_SPEED[brief.launch], 0)}, and that must be a fifth above the stall`,
+      speed: launch / LAUNCH_OVER_STALL,
+      kind: 'physics',
+      because: say`${brief.launch === 'hand' ? 'a throw by hand' : 'the bungee'} leaves it at about ${metresPerSecond(launch, 1)}, and that must be a fifth above the stall`,
     });
   if (brief.fieldLength !== undefined)
     bounds.push({
       speed: stallForField(brief.fieldLength),
+      kind: 'physics',
       because: say`half of a ${distance(brief.fieldLength)} field must hold the glide over a ${distance(OBSTACLE.height)} fence and the slide`,
     });
   const binding = bounds.reduce((a, b) => (b.speed < a.speed ? b : a));
   const conflicts: Words[] = [];
   let stallSpeed = binding.speed;
   let stallBecause: Words = binding.because;
+  let stallKind = binding.kind;
   let wingLoadingBecause: Words = '½ρV²C_Lmax over g at the stall speed above';
   const loadingAt = (stall: number) => (0.5 * air.density * stall ** 2 * maximumLift) / GRAVITY;
   if (brief.targetWingLoading !== undefined && brief.targetWingLoading > 0) {
@@ -107,6 +118,7 @@ export function targetsOf(brief: Brief, air: Air, maximumLift: number): Targets 
       );
     stallSpeed = stall;
     stallBecause = 'it follows from the wing loading that was typed';
+    stallKind = 'habit';
     wingLoadingBecause = 'typed in the brief';
   }
   let cruiseSpeed = habit.cruiseOverStall * stallSpeed;
@@ -123,6 +135,7 @@ export function targetsOf(brief: Brief, air: Air, maximumLift: number): Targets 
   return {
     stallSpeed,
     stallBecause,
+    stallKind,
     cruiseSpeed,
     cruiseBecause,
     wingLoading: loadingAt(stallSpeed),

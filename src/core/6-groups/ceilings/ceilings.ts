@@ -10,6 +10,7 @@ import { massCeilings } from './massCeiling';
 const value = z.array(
   z.object({
     reason: z.enum(['stall', 'launch', 'climb', 'strength', 'class']),
+    kind: z.enum(['physics', 'habit', 'rule']),
     mass: maybe('mass', 'Greatest flying mass for this reason; null when it cannot be said'),
     because: sentenceKey('Why'),
   }),

@@ -1,8 +1,10 @@
+import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { LAUNCH_OVER_STALL } from './briefTargets';
+import { HEAVIEST_THROW } from './launchSpeed';
+import { THRUST_KEPT } from './staticThrust';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
 import {
-  metresFromMillimetres,
   type Fraction,
   type Kilograms,
   type KilogramsPerCubicMetre,
@@ -11,11 +13,14 @@ import {
   type Newtons,
   type SquareMetres,
 } from '@/core/1-base/units/convert';
+import { rodSection } from '@/core/3-shape/section/rod';
 import type { Surface } from '@/core/2-document/schema/surface';
 
 /** How heavy it may get for one reason [kg]; null with the reason when it cannot be said. */
 export interface Ceiling {
   readonly reason: 'stall' | 'launch' | 'climb' | 'strength' | 'class';
+  /** A bound of physics, what models of the purpose usually do, or a rule that somebody set. */
+  readonly kind: 'physics' | 'habit' | 'rule';
   readonly mass: Kilograms | null;
   readonly because: Words;
 }
@@ -29,7 +34,9 @@ export interface CeilingInput {
   /** Stall speed that the brief can live with [m/s], and why. */
   readonly stallSpeed: MetresPerSecond;
   readonly stallBecause: Words;
-  readonly launchSpeed: MetresPerSecond | null;
+  readonly stallKind: 'physics' | 'habit';
+  /** Speed out of the launch by mass, null where nobody throws it; null on wheels. */
+  readonly launchSpeedOf: ((mass: Kilograms) => MetresPerSecond | null) | null;
   /** Static thrust [N]; null without a motor. */
   readonly thrust: Newtons | null;
   readonly liftOverDrag: Fraction | null;
@@ -40,8 +47,6 @@ export interface CeilingInput {
 
 /** Climb angle that clears a hedge, as its sine. */
 const CLIMB = 0.15;
-/** Static thrust that is left at climbing speed. */
-const THRUST_KEPT = 0.7;
 /** Load factor of a hard pull-up that the spar must bear. */
 export const PULL_UP = 4;
 /** Bending strength that is safe to count on [Pa]: half of what tables give, for knots and notches. */
@@ -57,69 +62,103 @@ const massAtStall = (speed: number, { density, area, maximumLift }: CeilingInput
 
 /**
  * Greatest masses: m = ½ρV²S C_Lmax/g at the stall speed, and at the launch
- * speed over 1.2; thrust that still climbs, T k = W(sin γ + D/L); a rod of
- * modulus w h²/6 under an elliptic load, root bending n W b/(3π). Sources:
+ * speed over 1.2, which falls with the mass when it is thrown; thrust that still climbs, T k = W(sin γ + D/L); a rod of
+ * modulus Z under an elliptic load, root bending n W b/(3π). Sources:
  * Anderson, Introduction to Flight, ch. 6; Gere, Mechanics of Materials, ch. 5.
  */
 export function massCeilings(input: CeilingInput): Ceiling[] {
-  const { maximumLift, launchSpeed, thrust, liftOverDrag, limit } = input;
+  const { maximumLift, launchSpeedOf, thrust, liftOverDrag, limit } = input;
   const known = maximumLift !== null;
   const noLift = 'the stall is not known';
   return [
     {
       reason: 'stall',
+      kind: input.stallKind,
       mass: known ? massAtStall(input.stallSpeed, input) : null,
       because: known
         ? say`heavier, it stalls above ${metresPerSecond(input.stallSpeed)}: ${input.stallBecause}`
         : noLift,
     },
-    ...(launchSpeed === null
-      ? []
-      : [
-          {
-            reason: 'launch' as const,
-            mass: known ? massAtStall(launchSpeed / LAUNCH_OVER_STALL, input) : null,
-            because: known
-              ? say`a launch at ${metresPerSecond(launchSpeed, 0)} must be a fifth above the stall`
-              : noLift,
-          },
-        ]),
+    ...(launchSpeedOf === null ? [] : [launchCeiling(input, launchSpeedOf)]),
     thrust === null || liftOverDrag === null
-      ? { reason: 'climb', mass: null, because: thrust === null ? 'there is no motor' : 'the drag is not known' }
+      ? {
+          reason: 'climb',
+          kind: 'physics',
+          mass: null,
+          because: thrust === null ? 'there is no motor' : 'the drag is not known',
+        }
       : {
           reason: 'climb',
+          kind: 'physics',
           mass: (THRUST_KEPT * thrust) / (CLIMB + 1 / liftOverDrag) / GRAVITY,
           because: say`${kilograms(thrust / GRAVITY)} of static thrust, estimated from the motor’s weight (±30 %), still climb at ${radians(Math.asin(CLIMB), 0)}`,
         },
     strengthCeiling(input),
     ...(limit === null
       ? []
-      : [{ reason: 'class' as const, mass: limit, because: 'the weight class of the brief; local rules decide' }]),
+      : [
+          {
+            reason: 'class' as const,
+            kind: 'rule' as const,
+            mass: limit,
+            because: 'the weight class of the brief; local rules decide',
+          },
+        ]),
   ];
 }
 
+/** The mass that a launch of that mass brings a fifth above its stall: thrown, heavier ones leave slower. */
+function launchCeiling(input: CeilingInput, speedOf: NonNullable<CeilingInput['launchSpeedOf']>): Ceiling {
+  const base = { reason: 'launch', kind: 'physics' } as const;
+  if (input.maximumLift === null) return { ...base, mass: null, because: 'the stall is not known' };
+  const room = (mass: number) => {
+    const speed = speedOf(mass);
+    return (speed === null ? 0 : massAtStall(speed / LAUNCH_OVER_STALL, input)) - mass;
+  };
+  const found = findRoot(room, { low: 0, high: HEAVIEST_THROW, tolerance: 1e-6 });
+  if (found.kind === 'root') {
+    const speed = speedOf(found.x)!;
+    return {
+      ...base,
+      mass: found.x,
+      because: say`a launch at ${metresPerSecond(speed, 1)} must be a fifth above the stall`,
+    };
+  }
+  const most = speedOf(HEAVIEST_THROW * 1.01);
+  return most === null
+    ? { ...base, mass: HEAVIEST_THROW, because: say`nobody throws more than ${kilograms(HEAVIEST_THROW, 0)}` }
+    : {
+        ...base,
+        mass: massAtStall(most / LAUNCH_OVER_STALL, input),
+        because: say`a launch at ${metresPerSecond(most, 1)} must be a fifth above the stall`,
+      };
+}
+
 function strengthCeiling({ wing, span }: CeilingInput): Ceiling {
-  const rods =
-    wing?.spars.filter(({ width, height, start }) => width > 0 && height > 0 && start.distanceFromRoot < 1) ?? [];
+  const rods = wing?.spars.filter((spar) => rodSection(spar).modulus > 0 && spar.start.distanceFromRoot < 1) ?? [];
   if (rods.length === 0)
     return {
       reason: 'strength',
+      kind: 'physics',
       mass: null,
-      because: 'no spar with a width and a height reaches the root; board alone is not counted',
+      because: 'no rod with a size reaches the root; board alone is not counted',
     };
   let moment = 0;
-  for (const { width, height, material } of rods) {
+  for (const rod of rods) {
+    const { material } = rod;
     const strength = STRENGTHS.find(([pattern]) => pattern.test(material))?.[1];
     if (strength === undefined)
       return {
         reason: 'strength',
+        kind: 'physics',
         mass: null,
         because: `nothing is known of “${material || 'the spar material'}”: name carbon, glass, wood or aluminium`,
       };
-    moment += (strength * metresFromMillimetres(width) * metresFromMillimetres(height) ** 2) / 6;
+    moment += strength * rodSection(rod).modulus;
   }
   return {
     reason: 'strength',
+    kind: 'physics',
     mass: (moment * 3 * Math.PI) / (PULL_UP * span) / GRAVITY,
     because: `the rods alone bend to their limit at the root in a pull-up of ${PULL_UP} times the weight`,
   };

@@ -1,4 +1,4 @@
-import { input, inputWhenKnown, SECTION_DRAG_BAND, type Working } from '../working';
+import { input, inputWhenKnown, sectionDragBand, type Working } from '../working';
 
 interface Values {
   readonly total: number | null;
@@ -12,9 +12,14 @@ const INDUCED_BAND = 0.02;
 
 export function explainDrag(
   { total, spanEfficiency, induced, profile }: Values,
-  { aspectRatio, lift }: { readonly aspectRatio: number | null; readonly lift: number },
+  {
+    aspectRatio,
+    lift,
+    isOutsideTable,
+  }: { readonly aspectRatio: number | null; readonly lift: number; readonly isOutsideTable: boolean },
 ): Working[] {
   if (total === null || spanEfficiency === null) return [];
+  const known = sectionDragBand(isOutsideTable);
   return [
     {
       id: 'drag',
@@ -22,7 +27,8 @@ export function explainDrag(
       symbol: 'C_D',
       value: total,
       unit: 'ratio',
-      formula: 'C_D = C_L²/(π A e) + 1.1 Σ c_d S_strip/S + Σ C_D S_item/S',
+      formula:
+        'C_D = C_L²/(π A e) + 1.1 Σ c_d S_strip/S + Σ C_D S_item/S, c_d = c_d0 + k (c_l − c_l,best)² + edges, steps, rise near the stall',
       inputs: [
         input('C_L', 'Lift coefficient', lift, 'ratio'),
         ...inputWhenKnown('A', 'Aspect ratio', aspectRatio, 'ratio'),
@@ -32,8 +38,8 @@ export function explainDrag(
       ],
       source: 'Trefftz plane (Katz & Plotkin, section 8.2.2); strips from the section table',
       range: 'Attached flow',
-      band: (profile === null ? INDUCED_BAND : SECTION_DRAG_BAND.share) * total,
-      bandBecause: SECTION_DRAG_BAND.because,
+      band: (profile === null ? INDUCED_BAND : known.share) * total,
+      bandBecause: known.because,
     },
   ];
 }

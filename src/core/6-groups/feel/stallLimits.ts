@@ -1,9 +1,9 @@
-import { isLifting } from '@/core/2-document/schema/roles';
 import type { Fraction, MetresPerSecond, Radians } from '@/core/1-base/units/convert';
 import { oddControlCase } from '@/core/5-aero/derivatives';
 import { stripLifts } from '@/core/5-aero/farField';
-import { stripData } from '@/core/5-aero/polar';
+import { stripLimits } from '@/core/5-aero/polar';
 import { droopedExtraLift } from '@/core/5-aero/stallDetails';
+import { stallingStrips } from '@/core/5-aero/stall';
 import { stripTurns } from '@/core/5-aero/stripTurns';
 import type { Solution } from '../solution/solution';
 
@@ -25,18 +25,17 @@ export function rollCarried(
   const { model, prepared, alpha, disturbances, line } = solution;
   if (line === null || 'reason' in line) return 1;
   const { lattice, matrices } = model;
-  const sound = stripData(prepared.sections, prepared.air, speed);
+  const sound = stripLimits(prepared.sections, prepared.air, speed);
   const straight = line.stripLiftsAt(lift);
   const byCommand = stripLifts(matrices, oddControlCase(model, prepared.commands.roll, alpha));
   const byRate = stripLifts(matrices, disturbances.rollRate);
   const turns = stripTurns(lattice, [{ mix: prepared.mixes.roll, turn: command }]);
   let share = 1;
-  lattice.strips.forEach(({ surface }, index) => {
-    if (!isLifting(lattice.surfaces[surface]!)) return;
+  stallingStrips(lattice).forEach((index) => {
     const gained = byCommand[index]! * command + byRate[index]! * rate;
     // The left half gains what the right one loses.
     const extra = droopedExtraLift(gained > 0 ? turns[index]! : -turns[index]!);
-    const room = Math.max(0, sound[index]!.maximumLift + Math.max(0, extra) - straight[index]!);
+    const room = Math.max(0, sound[index]! + Math.max(0, extra) - straight[index]!);
     if (Math.abs(gained) > room) share = Math.min(share, room / Math.abs(gained));
   });
   return share;
@@ -46,11 +45,11 @@ export function rollCarried(
 export function sideslipCarried(solution: Solution, speed: MetresPerSecond): Radians {
   const { model, prepared, disturbances } = solution;
   const { lattice, matrices } = model;
-  const sound = stripData(prepared.sections, prepared.air, speed);
+  const sound = stripLimits(prepared.sections, prepared.air, speed);
   const bySlip = stripLifts(matrices, disturbances.sideslip);
   const limits = lattice.strips.flatMap(({ tangentZ }, index) => {
     const perRadian = Math.abs(bySlip[index]!);
-    return Math.abs(tangentZ) > UPRIGHT && perRadian > 0 ? [sound[index]!.maximumLift / perRadian] : [];
+    return Math.abs(tangentZ) > UPRIGHT && perRadian > 0 ? [sound[index]! / perRadian] : [];
   });
   return Math.min(MOST_SIDESLIP, ...limits);
 }

@@ -13,6 +13,7 @@ const BY_HAND = {
   reflexed: 5 / 200,
   foldedOverSpar: (12 + 10) / 200,
   fourDigit: 0.1,
+  ribsUnderFilm: 0.11,
 } as const;
 
 describe('the working of a thickness', () => {

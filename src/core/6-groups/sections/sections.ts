@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { camberLine, contourOf } from '@/core/3-shape/section/contour';
-import { sectionData, shapeOf } from '@/core/3-shape/section/lowReynolds';
+import { sectionBand, sectionData, shapeOf } from '@/core/3-shape/section/lowReynolds';
 import { thinAerofoil } from '@/core/3-shape/section/thinAerofoil';
 import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import { buildOf } from '@/core/3-shape/section/kinds';
+import { SECTION_FAMILIES } from '@/core/3-shape/section/kinds/kind';
 import { valueGroup } from '../group';
 import { input, type Working } from '../working';
 import { quantity, text } from '../keys';
@@ -18,8 +19,10 @@ const value = z.array(
     zeroLiftAngle: quantity('angle', 'Angle without lift, nose up positive, thin-aerofoil theory'),
     quarterChordMoment: quantity('ratio', 'c_m about the quarter chord, nose up positive, thin-aerofoil theory'),
     reynolds: quantity('ratio', 'Reynolds number at cruise'),
-    family: z.enum(['flatPlate', 'curvedPlate', 'thick']),
+    family: z.enum(SECTION_FAMILIES),
     maximumLift: quantity('ratio', 'c_lmax at that Reynolds number'),
+    maximumLiftBand: quantity('ratio', 'Half width of its band, as a share of it; doubled outside the table'),
+    leastDrag: quantity('ratio', 'c_d0 at that Reynolds number, with what its edges and steps add'),
     outsideTable: z.boolean(),
   }),
 );
@@ -37,18 +40,23 @@ export const sections = valueGroup(value, {
       surface.stations.map(({ section, chord }, station) => {
         const millimetres = millimetresFromMetres(chord);
         const contour = contourOf(section, millimetres);
+        const { thicknessRatio, thicknessPosition, camber } = shapeOf(section, millimetres);
         const thin = thinAerofoil(contour.x, camberLine(contour));
         const reynolds = (air.density * design.conditions.cruiseSpeed * chord) / air.viscosity;
         const data = sectionData(section, millimetres, reynolds);
         return {
           surface: surface.id,
           station,
-          ...shapeOf(section, millimetres),
+          thicknessRatio,
+          thicknessPosition,
+          camber,
           zeroLiftAngle: thin.zeroLiftAngle,
           quarterChordMoment: thin.quarterChordMoment,
           reynolds,
           family: data.family,
           maximumLift: data.maximumLift,
+          maximumLiftBand: sectionBand('maximumLift', data.outsideTable),
+          leastDrag: data.leastDrag,
           outsideTable: data.outsideTable,
         };
       }),

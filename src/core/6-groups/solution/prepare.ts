@@ -1,7 +1,9 @@
+import { inMode } from '@/core/2-document/inMode';
 import type { Design } from '@/core/2-document/schema/design';
 import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
 import { type Air, airAt } from '@/core/5-aero/atmosphere';
-import { dragAreas, extraLoadsOf } from '@/core/5-aero/bodies';
+import { extraLoadsOf } from '@/core/5-aero/bodies';
+import { type DragPart, dragParts, restingPropellerArea } from '@/core/5-aero/dragParts';
 import {
   type Command,
   type CommandAngles,
@@ -61,16 +63,17 @@ export interface Prepared {
   /** How much of its ideal effect a control has on a strip. */
   readonly effectAt: EffectAt | undefined;
   readonly mixes: Readonly<Record<Command, readonly MixTerm[]>>;
+  /** What drags beside the surfaces, part by part and in all, and the propellers without power. */
+  readonly dragParts: readonly DragPart[];
   readonly dragArea: SquareMetres;
+  readonly restingPropellers: SquareMetres;
   /** Wakes straight along the datum, or along the wind at an angle of attack. */
   readonly modelAt: (wind: Radians | null) => AeroModel;
 }
 
-/** Lays out, weighs and cuts a design. Null when there is no wing with area. */
-export function prepare(
-  design: Design,
-  { surfacesOnly = false, quick = false, grid }: AnalyseOptions,
-): Prepared | null {
+/** Lays out, weighs and cuts a design, in the flight mode that is set. Null when there is no wing with area. */
+export function prepare(drawn: Design, { surfacesOnly = false, quick = false, grid }: AnalyseOptions): Prepared | null {
+  const design = inMode(drawn);
   const placed = placeAll(design.surfaces);
   const reference = referenceOf(placed);
   if (!reference) return null;
@@ -96,6 +99,7 @@ export function prepare(
   const commands = Object.fromEntries(
     COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command], effectAt)]),
   ) as Record<Command, CommandAngles>;
+  const parts = surfacesOnly ? [] : dragParts(design);
   const modelAt = (wind: Radians | null): AeroModel => {
     const matrices = influenceOf(lattice, wind === null ? 0 : Math.tan(wind), factors);
     const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));
@@ -120,7 +124,9 @@ export function prepare(
     },
     effectAt,
     mixes,
-    dragArea: surfacesOnly ? 0 : dragAreas(design).reduce((sum, { area }) => sum + area, 0),
+    dragParts: parts,
+    dragArea: parts.reduce((sum, { area }) => sum + area, 0),
+    restingPropellers: surfacesOnly ? 0 : restingPropellerArea(design),
     modelAt,
   };
 }

@@ -1,3 +1,4 @@
+import type { MetresPerSecond } from '@/core/1-base/units/convert';
 import { type AeroModel, changeWithAlpha } from '@/core/5-aero/aeroModel';
 import {
   type LateralCases,
@@ -12,7 +13,7 @@ import type { FlowCase } from '@/core/5-aero/flowCase';
 import { crossLoads } from '@/core/5-aero/forces';
 import { NoFlowError } from '@/core/5-aero/noFlow';
 import { isTail } from '@/core/5-aero/lattice';
-import { type TrimmedLine, trimmedLine } from '@/core/5-aero/polar';
+import { type GlidePolar, glidePolar, type TrimmedLine, trimmedLine } from '@/core/5-aero/polar';
 import { type Cruise, cruiseState } from './cruise';
 import type { AnalyseOptions, Prepared } from './prepare';
 import { expectSoundPitch } from './soundness';
@@ -149,6 +150,17 @@ export class Solution {
   /** The trimmed aircraft at any lift, or why there is none; null when viscosity is left out. */
   get line(): TrimmedLine | { readonly reason: string } | null {
     return this.#once('line', () => (this.prepared.surfacesOnly ? null : trimmedLine(this.model, this.prepared.about)));
+  }
+
+  /** Glides from the stall speed on, propellers as they are without power; null where no polar can be drawn. */
+  glideFrom(stallSpeed: MetresPerSecond | null): GlidePolar | null {
+    const { line, model, prepared } = this;
+    const { sections, air, dragArea, restingPropellers } = prepared;
+    const mass = prepared.weights.properties?.total;
+    if (stallSpeed === null || mass === undefined || line === null || 'reason' in line) return null;
+    return this.#once('glide', () =>
+      glidePolar({ model, line, sections, air, mass, dragArea, restingPropellers }, stallSpeed),
+    );
   }
 
   /** The pitch command as it is turned at cruise [rad]; null without a pitch control. */

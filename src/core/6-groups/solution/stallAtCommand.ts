@@ -1,12 +1,12 @@
-import { isLifting } from '@/core/2-document/schema/roles';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { MetresPerSecond, Radians } from '@/core/1-base/units/convert';
 import { longitudinal } from '@/core/5-aero/aeroModel';
 import { stripLifts } from '@/core/5-aero/farField';
-import { stripData } from '@/core/5-aero/polar';
-import { STALL_SPEEDS, stallSpeed } from '@/core/5-aero/stall';
+import { stripLimits } from '@/core/5-aero/polar';
+import { STALL_SPEEDS, stallingStrips, stallSpeed } from '@/core/5-aero/stall';
 import { droopedExtraLift } from '@/core/5-aero/stallDetails';
 import { stripTurns } from '@/core/5-aero/stripTurns';
+import { burstAngle, isSlenderDelta } from '@/core/5-aero/vortexLift';
 import type { Solution } from './solution';
 
 /** Angles of attack between which the stall is looked for [rad]. */
@@ -21,18 +21,18 @@ export function stallAtCommand({ prepared, model }: Solution, command: Radians):
   const { lattice, matrices, reference } = model;
   const { mixes, reach, sections, air, weights, about, design } = prepared;
   const turns = stripTurns(lattice, [{ mix: mixes.pitch, turn: reach.pitch.turnFor(command) }]);
-  const lifting = lattice.strips.flatMap(({ surface }, index) =>
-    isLifting(lattice.surfaces[surface]!) ? [index] : [],
-  );
+  const lifting = stallingStrips(lattice);
+  const burst = Math.min(Infinity, ...lattice.surfaces.filter(isSlenderDelta).map(burstAngle));
   // Lift of a strip is linear in the cosine and the sine of the angle.
   const [level, risen] = [0, Math.PI / 2].map((alpha) => stripLifts(matrices, model.stateAt(alpha, command)));
   const alphaAt = (speed: MetresPerSecond): Radians | null => {
-    const sound = stripData(sections, air, speed);
+    const sound = stripLimits(sections, air, speed);
     const room = (alpha: Radians) =>
       Math.min(
+        burst - alpha,
         ...lifting.map((index) => {
           const lift = Math.cos(alpha) * level![index]! + Math.sin(alpha) * risen![index]!;
-          return sound[index]!.maximumLift + droopedExtraLift(turns[index]!) - lift;
+          return sound[index]! + droopedExtraLift(turns[index]!) - lift;
         }),
       );
     const found = findRoot(room, { low: LEAST, high: MOST, tolerance: 1e-7 });

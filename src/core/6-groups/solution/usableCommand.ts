@@ -2,7 +2,7 @@ import type { Radians } from '@/core/1-base/units/convert';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { stripLifts } from '@/core/5-aero/farField';
 import { isTail } from '@/core/5-aero/lattice';
-import { stripData } from '@/core/5-aero/polar';
+import { stripLimits } from '@/core/5-aero/polar';
 import { droopedExtraLift } from '@/core/5-aero/stallDetails';
 import { stripTurns } from '@/core/5-aero/stripTurns';
 import type { Solution } from './solution';
@@ -15,7 +15,7 @@ import type { Solution } from './solution';
 export function usableCommand({ prepared, model }: Solution, turn: Radians, alpha: Radians): Radians {
   const { sections, air, design, lattice, reach, mixes } = prepared;
   const full = reach.pitch.held(turn);
-  const data = stripData(sections, air, design.conditions.cruiseSpeed);
+  const data = stripLimits(sections, air, design.conditions.cruiseSpeed);
   const tail = lattice.strips.flatMap((strip, index) => (isTail(lattice.surfaces[strip.surface]!) ? [index] : []));
   if (tail.length === 0) return full;
   const neutral = stripLifts(model.matrices, model.stateAt(alpha, 0));
@@ -27,9 +27,7 @@ export function usableCommand({ prepared, model }: Solution, turn: Radians, alph
       ...tail.map((index) => {
         const gained = commanded[index]! - neutral[index]!;
         const way = Math.sign(gained);
-        return (
-          data[index]!.maximumLift + droopedExtraLift(way * turns[index]!) - way * (neutral[index]! + share * gained)
-        );
+        return data[index]! + droopedExtraLift(way * turns[index]!) - way * (neutral[index]! + share * gained);
       }),
     );
   };

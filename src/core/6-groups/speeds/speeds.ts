@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { alphaForLift, FLARE_LOAD_FACTOR, liftAtFullCommand } from '@/core/5-aero/controlReach';
-import { glidePolar } from '@/core/5-aero/polar';
 import type { MetresPerSecond } from '@/core/1-base/units/convert';
 import { emptyNumbers, numbersGroup } from '../group';
 import { maybe } from '../keys';
@@ -34,14 +33,14 @@ export const speeds = numbersGroup(keys, {
   title: 'Speeds',
   needs: { reference, mass, stall },
   compute: (solution, { stall: { liftCoefficient, speed, reasons } }) => {
-    const { prepared, model, line, fullNoseUp } = solution;
-    const { air, sections, dragArea, weights } = prepared;
+    const { prepared, line, fullNoseUp } = solution;
+    const { weights } = prepared;
     const weighed = weights.properties?.total;
     if (line === null) return emptyNumbers(keys, NO_VISCOSITY);
     if (weighed === undefined || speed === null || liftCoefficient === null)
       return emptyNumbers(keys, reasons['speed'] ?? reasons['liftCoefficient'] ?? 'The stall could not be found.');
     const pitchFloor = pitchFloorSpeed(solution, weighed, liftCoefficient);
-    const polar = 'reason' in line ? null : glidePolar({ model, line, sections, air, mass: weighed, dragArea }, speed);
+    const polar = solution.glideFrom(speed);
     return {
       stall: speed,
       approach: Math.max(APPROACH_OVER_STALL * speed, pitchFloor ?? 0),

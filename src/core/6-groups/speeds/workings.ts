@@ -1,4 +1,4 @@
-import { input, inputWhenKnown, SECTION_DRAG_BAND, whenKnown, type Working } from '../working';
+import { input, inputWhenKnown, sectionDragBand, whenKnown, type Working } from '../working';
 
 const POLAR = 'Trefftz plane and section table over trimmed states between stall and three times that';
 const GLIDE_BAND = 0.12;
@@ -56,7 +56,7 @@ export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Be
       source: POLAR,
       range: 'Attached flow',
       band: value * GLIDE_BAND,
-      bandBecause: SECTION_DRAG_BAND.because,
+      bandBecause: sectionDragBand(false).because,
     })),
     ...whenKnown(speeds.minimumSink, (value): Working => ({
       id: 'minimumSink',
@@ -69,7 +69,7 @@ export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Be
       source: POLAR,
       range: 'Attached flow',
       band: value * GLIDE_BAND,
-      bandBecause: SECTION_DRAG_BAND.because,
+      bandBecause: sectionDragBand(false).because,
     })),
     ...whenKnown(speeds.pitchFloor, (value): Working => ({
       id: 'pitchFloor',

@@ -3,6 +3,7 @@ import { controlCase } from '@/core/5-aero/flowCase';
 import type { TrimmedLine } from '@/core/5-aero/polar';
 import { findStall } from '@/core/5-aero/stall';
 import { droopedExtraLift } from '@/core/5-aero/stallDetails';
+import { wholeLift } from '@/core/5-aero/wholeLift';
 import { stripTurns } from '@/core/5-aero/stripTurns';
 import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import type { Solution } from '../solution/solution';
@@ -21,7 +22,7 @@ export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): 
   const flapTravel = reach.flap.down;
   if (!commands.flap.hasEven || flapTravel <= 0) return null;
   const perRadian = stripLifts(model.matrices, controlCase(model.matrices, 'symmetric', commands.flap.even.angles));
-  const { lattice, reference } = model;
+  const { lattice } = model;
   const count = lattice.cells.count;
   // Between the flaps the fuselage carries their lift across: its strips do not stall before the flapped ones.
   const half = Math.max(
@@ -38,10 +39,7 @@ export function flappedStall({ prepared, model }: Solution, line: TrimmedLine): 
     const droop = (flapTravel * step) / DROOP_STEPS;
     const held = reach.flap.held(droop);
     const gained = perRadian.map((value) => value * held);
-    const whole = lattice.strips.reduce(
-      (sum, { width, m, tangentY }, i) => sum + (2 * gained[i]! * width * m.chord * tangentY) / reference.area,
-      0,
-    );
+    const whole = wholeLift(model, gained);
     // At a whole lift C_L the aircraft without flaps carries C_L less what the flaps add by themselves.
     const found = findStall({
       model,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { findStall, stallSpeed } from '@/core/5-aero/stall';
+import { stripData } from '@/core/5-aero/polar';
+import { findStall, stallingStrips, stallSpeed } from '@/core/5-aero/stall';
 import { droopedExtraLift, marginAtRollControls, stallOrder, washoutForInboardStall } from '@/core/5-aero/stallDetails';
 import { stripTurns } from '@/core/5-aero/stripTurns';
 import { emptyNumbers, numbersGroup } from '../group';
@@ -37,6 +38,8 @@ const keys = z.object({
 
 const NO_FLAPS = 'Nothing droops as a flap.';
 const NO_ROLL = 'No control of a lifting surface answers to roll.';
+const ON_VORTICES =
+  'A slender delta flies on the vortices of its leading edges when slow: no strip of it stalls before the others.';
 const NO_WASHOUT = 'Even 10° of washout would leave the start near the tip.';
 
 /** Where, when and at what lift it stalls. */
@@ -60,12 +63,16 @@ export const stall = numbersGroup(keys, {
     const lift = design.balance.statedMaximumLift ?? found.liftCoefficient;
     const speedAt = (value: number) => (weighed === null ? null : stallSpeed(weighed, air, of.area, value));
     const margin = marginAtRollControls(model, found.strips);
-    const washout = washoutForInboardStall(model, found.surface, found.strips, found.startsAtSpanFraction);
+    const { startsAtSpanFraction } = found;
+    const washout =
+      startsAtSpanFraction === null
+        ? null
+        : washoutForInboardStall(model, found.surface, found.strips, startsAtSpanFraction);
     const flapped = flappedStall(solution, line);
     return {
       liftCoefficient: lift,
       speed: speedAt(lift),
-      startsAtSpanFraction: found.startsAtSpanFraction,
+      startsAtSpanFraction,
       surface: found.surface,
       strips: found.strips,
       marginAtRollControls: margin,
@@ -77,11 +84,18 @@ export const stall = numbersGroup(keys, {
       reasons: {
         ...(weighed === null ? { speed: NOTHING_WEIGHED, flappedSpeed: NOTHING_WEIGHED } : {}),
         ...(margin === null ? { marginAtRollControls: NO_ROLL } : {}),
-        ...(washout === null ? { washoutToMoveInboard: NO_WASHOUT } : {}),
+        ...(startsAtSpanFraction === null
+          ? { startsAtSpanFraction: ON_VORTICES, washoutToMoveInboard: ON_VORTICES }
+          : {}),
+        ...(washout === null && startsAtSpanFraction !== null ? { washoutToMoveInboard: NO_WASHOUT } : {}),
         ...(flapped === null ? { flappedLiftCoefficient: NO_FLAPS, flappedSpeed: NO_FLAPS, flapDroop: NO_FLAPS } : {}),
       },
     };
   },
-  explain: ({ prepared }, value, { mass: { total }, reference: { area } }) =>
-    explainStall(value, { mass: total, area, density: prepared.air.density }),
+  explain: ({ prepared }, value, { mass: { total }, reference: { area } }) => {
+    const { sections, air, lattice, design } = prepared;
+    const data = stripData(sections, air, value.speed ?? design.conditions.cruiseSpeed);
+    const isOutsideTable = stallingStrips(lattice).some((index) => data[index]!.outsideTable);
+    return explainStall(value, { mass: total, area, density: air.density, isOutsideTable });
+  },
 });

@@ -1,5 +1,5 @@
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import { input, inputWhenKnown, SECTION_LIFT_BAND, whenKnown, type Working } from '../working';
+import { input, inputWhenKnown, sectionLiftBand, whenKnown, type Working } from '../working';
 
 interface Values {
   readonly speed: number | null;
@@ -15,10 +15,13 @@ interface Beside {
   readonly mass: number | null;
   readonly area: number | null;
   readonly density: number;
+  /** True when a strip that may stall flies outside the table of sections. */
+  readonly isOutsideTable: boolean;
 }
 
 /** Greatest lift, stall speed, and the same with flaps. */
-export function explainStall(stall: Values, { mass, area, density }: Beside): Working[] {
+export function explainStall(stall: Values, { mass, area, density, isOutsideTable }: Beside): Working[] {
+  const known = sectionLiftBand(isOutsideTable);
   const air = input('ρ', 'Air density', density, 'density');
   return [
     ...whenKnown(stall.speed, (value): Working => ({
@@ -38,8 +41,8 @@ export function explainStall(stall: Values, { mass, area, density }: Beside): Wo
       source: 'C_Lmax by critical section (Abbott & von Doenhoff, section 1.5) with section data of board builds',
       range: 'Straight flight, Re 2·10⁴ to 5·10⁵',
       // Half the share: speed goes with the root of lift.
-      band: (value * SECTION_LIFT_BAND.share) / 2,
-      bandBecause: SECTION_LIFT_BAND.because,
+      band: (value * known.share) / 2,
+      bandBecause: known.because,
     })),
     ...whenKnown(stall.flappedSpeed, (value): Working => ({
       id: 'flappedSpeed',
@@ -71,8 +74,8 @@ export function explainStall(stall: Values, { mass, area, density }: Beside): Wo
       ],
       source: 'Abbott & von Doenhoff, Theory of Wing Sections, section 1.5; section table',
       range: 'Re 2·10⁴ to 5·10⁵',
-      band: SECTION_LIFT_BAND.share * value,
-      bandBecause: SECTION_LIFT_BAND.because,
+      band: known.share * value,
+      bandBecause: known.because,
     })),
   ];
 }

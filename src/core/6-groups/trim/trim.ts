@@ -5,6 +5,7 @@ import { maybe } from '../keys';
 import { pitch } from '../pitch/pitch';
 import { stall } from '../stall/stall';
 import { NO_PITCH } from '../words';
+import { fullThrottle } from './fullThrottle';
 import { flapTrimChange } from './flapTrimChange';
 import { neutralTailIncidence } from './neutralTailIncidence';
 import { explainTrim } from './workings';
@@ -21,11 +22,15 @@ const keys = z.object({
   ),
   flapElevator: maybe('angle', 'Pitch command that holds the same lift when the flaps droop, beyond the one without'),
   thrustMoment: maybe('ratio', 'C_m of the thrust that level flight needs, nose up positive'),
+  staticThrustMoment: maybe('moment', 'Pitching moment of full thrust at a standstill, nose up positive'),
+  climbThrustMoment: maybe('ratio', 'C_m of full thrust at 1.3 stall speeds, nose up positive'),
+  climbElevator: maybe('angle', 'Pitch command that full thrust asks for there, trailing edge down positive'),
   elevatorPowerOff: maybe('angle', 'Pitch command with power off, trailing edge down positive'),
 });
 
 const NO_FLAPS = 'Nothing droops as a flap, or no control answers to pitch.';
 const NO_TAIL = 'There is no tail or canard whose angle could stand in for the pitch control.';
+const NO_MOTOR = 'Without a motor, a drive, a stall speed or a pitch control there is none.';
 const NO_DRIVE = 'There is no drive, or it is left out.';
 
 /** Level flight at the cruise speed. */
@@ -33,7 +38,7 @@ export const trim = numbersGroup(keys, {
   id: 'trim',
   title: 'Trim',
   needs: { pitch, stall },
-  compute: (solution, { stall: { flapDroop } }) => {
+  compute: (solution, { stall: { flapDroop, speed: stallSpeed }, pitch: { momentFromElevator } }) => {
     const { cruise, prepared, alpha } = solution;
     if (!cruise.isTrimmed) return emptyNumbers(keys, cruise.reason);
     const { lift, moment } = cruise.state;
@@ -41,6 +46,8 @@ export const trim = numbersGroup(keys, {
     const powerOff = cruise.powerOff?.elevator ?? null;
     const tailIncidence = neutralTailIncidence(solution);
     const flapElevator = flapTrimChange(solution, flapDroop);
+    const full = prepared.surfacesOnly ? null : fullThrottle(prepared, stallSpeed);
+    const climbElevator = full && momentFromElevator ? -full.climbMoment / momentFromElevator : null;
     const missing = (value: number | null, key: string, why: string): Record<string, Words> =>
       value === null ? { [key]: why } : {};
     return {
@@ -52,6 +59,9 @@ export const trim = numbersGroup(keys, {
       tailIncidence,
       flapElevator,
       thrustMoment: cruise.thrustMoment,
+      staticThrustMoment: full?.staticMoment ?? null,
+      climbThrustMoment: full?.climbMoment ?? null,
+      climbElevator,
       elevatorPowerOff: powerOff === null ? null : prepared.reach.pitch.turnFor(powerOff),
       reasons: {
         ...missing(elevator, 'elevator', NO_PITCH),
@@ -59,6 +69,9 @@ export const trim = numbersGroup(keys, {
         ...missing(tailIncidence, 'tailIncidence', NO_TAIL),
         ...missing(flapElevator, 'flapElevator', NO_FLAPS),
         ...missing(cruise.thrustMoment, 'thrustMoment', NO_DRIVE),
+        ...missing(full?.staticMoment ?? null, 'staticThrustMoment', NO_MOTOR),
+        ...missing(full?.climbMoment ?? null, 'climbThrustMoment', NO_MOTOR),
+        ...missing(climbElevator, 'climbElevator', NO_MOTOR),
       },
     };
   },

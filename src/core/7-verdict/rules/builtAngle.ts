@@ -2,6 +2,7 @@ import { millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base
 import { shimFor } from '@/core/6-groups/rigging/shim';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
+import { field } from '@/core/2-document/edit/field';
 import { turned } from '../changes';
 import type { Remedy } from '../finding';
 import { makeRule } from '../makeRule';
@@ -16,7 +17,7 @@ const WORTH_A_SHIM = 0.1;
 export const builtAngle = makeRule(
   { id: 'builtAngle', stage: 'rigging', source: 'ΔC_L = ΔC_m/margin at neutral control; Etkin & Reid, section 2.4' },
   (design, analysis) => {
-    const built = builtErrors(analysis);
+    const built = builtErrors(design, analysis);
     if (!built || Math.abs(built.total) < WORTH_A_WORD * built.maximumLift) return null;
     const { errors, total, maximumLift } = built;
     const { staticMargin } = analysis.pitch;
@@ -33,10 +34,19 @@ export const builtAngle = makeRule(
   },
 );
 
-type Lines = Parameters<typeof builtErrors>[0]['rigging']['surfaces'];
+type Lines = Parameters<typeof builtErrors>[1]['rigging']['surfaces'];
 
 /** One shim that takes all of it, on the surface where a degree does most; then each back to the drawing. */
-function shims(design: Design, lines: Lines, { errors, total, margin }: BuiltErrors): Remedy[] {
+function shims(design: Design, lines: Lines, { errors, controls, total, margin }: BuiltErrors): Remedy[] {
+  const linkages = controls.map(({ surface, control }): Remedy => ({
+    label: say`Set ${nameOf(control)} to its neutral at its linkage`,
+    change: [
+      field('surfaces', surface.id, 'controls', control.id, 'asBuilt').to({
+        left: control.neutral,
+        right: control.neutral,
+      }),
+    ],
+  }));
   const shimTo = (line: Lines[number], turn: number): Remedy => {
     const surface = surfaceOf(design, line.surface);
     const shim = shimFor(surface.stations[0]!.chord, degreesFromRadians(turn));
@@ -45,7 +55,8 @@ function shims(design: Design, lines: Lines, { errors, total, margin }: BuiltErr
       change: turned(surface, degreesFromRadians(turn)),
     };
   };
-  const back = errors.map(({ line }) => shimTo(line, line.drawn - line.flown));
+  const back = [...linkages, ...errors.map(({ line }) => shimTo(line, line.drawn - line.flown))];
+  if (errors.length === 0) return back;
   const lever = [...lines].sort((a, b) => Math.abs(b.momentPerRadian) - Math.abs(a.momentPerRadian))[0]!;
   const whole = (-total * margin) / lever.momentPerRadian;
   const isBack = errors.length === 1 && errors[0]!.line.surface === lever.surface;

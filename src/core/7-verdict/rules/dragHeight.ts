@@ -1,5 +1,5 @@
 import { degrees, plain, say } from '@/core/1-base/words/phrase';
-import { dragAreas } from '@/core/5-aero/bodies';
+import { dragParts } from '@/core/5-aero/dragParts';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { makeRule } from '../makeRule';
 
@@ -12,7 +12,7 @@ export const dragHeight = makeRule(
   (design, { mass, reference, pitch }) => {
     if (mass.cg === null || reference.area === null || reference.meanChord === null || !pitch.momentFromElevator)
       return null;
-    const moment = dragAreas(design)
+    const moment = dragParts(design)
       .map(({ area, place }) => (area * (place[2] - mass.cg![2])) / (reference.area! * reference.meanChord!))
       .reduce((sum, value) => sum + value, 0);
     const asked = degreesFromRadians(moment / pitch.momentFromElevator);

@@ -6,7 +6,7 @@ import { builtErrors, standing, WORTH_A_WORD } from './builtErrors';
 export const equalErrors = makeRule(
   { id: 'equalErrors', stage: 'rigging', source: 'ΔC_m of all measured angles together' },
   (design, analysis) => {
-    const built = builtErrors(analysis);
+    const built = builtErrors(design, analysis);
     if (!built || Math.abs(built.total) >= WORTH_A_WORD * built.maximumLift) return null;
     return {
       severity: 'note',

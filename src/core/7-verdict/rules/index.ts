@@ -11,8 +11,8 @@ import { elevatorAtStop } from './elevatorAtStop';
 import { elevonSaturation } from './elevonSaturation';
 import { equalErrors } from './equalErrors';
 import { fastForLaunch } from './fastForLaunch';
+import { fastForPurpose } from './fastForPurpose';
 import { flatVee } from './flatVee';
-import { foldTooTight } from './foldTooTight';
 import { handsOffTrim } from './handsOffTrim';
 import { hingeRub } from './hingeRub';
 import { leftRight } from './leftRight';
@@ -30,6 +30,7 @@ import { panelTooLong } from './panelTooLong';
 import { pitchFeel } from './pitchFeel';
 import { pitchFloor } from './pitchFloor';
 import { rearStallsFirst } from './rearStallsFirst';
+import { rodTooThick } from './rodTooThick';
 import { rollFeel } from './rollFeel';
 import { rudderRolls } from './rudderRolls';
 import { signOpen } from './signOpen';
@@ -48,6 +49,7 @@ import { wallows } from './wallows';
 import { weakFin } from './weakFin';
 import { weightCreep } from './weightCreep';
 import { wingUnspared } from './wingUnspared';
+import { windOverBrief } from './windOverBrief';
 import { yawFeel } from './yawFeel';
 
 export const RULES: readonly Rule[] = [
@@ -70,8 +72,8 @@ export const RULES: readonly Rule[] = [
   dragHeight,
   elevonSaturation,
   fastForLaunch,
+  fastForPurpose,
   flatVee,
-  foldTooTight,
   handsOffTrim,
   hingeRub,
   leftRight,
@@ -81,9 +83,11 @@ export const RULES: readonly Rule[] = [
   offCentre,
   outsideTable,
   overCeiling,
+  windOverBrief,
   panelTooLong,
   pitchFeel,
   rearStallsFirst,
+  rodTooThick,
   rollFeel,
   rudderRolls,
   slowSide,

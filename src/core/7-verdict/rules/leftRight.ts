@@ -52,8 +52,41 @@ export const leftRight = makeRule(
   },
 );
 
-/** Both sides brought to the mean of what was measured. */
+/** Both sides brought to the mean of what was measured, a control to its neutral, a tail square to the wing. */
 function alikeAgain(design: Design): Remedy[] {
+  return [
+    ...sidesAlike(design),
+    ...design.bodies.flatMap((body): Remedy[] =>
+      body.asBuilt?.twist
+        ? [
+            {
+              label: say`Set the tail square to the wing on ${nameOf(body)}`,
+              change: [field('bodies', body.id, 'asBuilt', 'twist').to(0)],
+            },
+          ]
+        : [],
+    ),
+    ...design.surfaces.flatMap((surface) =>
+      surface.controls.flatMap((control): Remedy[] => {
+        const { left = control.neutral, right = control.neutral } = control.asBuilt ?? {};
+        if (Math.abs(left - right) < ALIKE || !control.asBuilt) return [];
+        return [
+          {
+            label: say`Set both sides of ${nameOf(control)} alike`,
+            change: [
+              field('surfaces', surface.id, 'controls', control.id, 'asBuilt').to({
+                left: control.neutral,
+                right: control.neutral,
+              }),
+            ],
+          },
+        ];
+      }),
+    ),
+  ];
+}
+
+function sidesAlike(design: Design): Remedy[] {
   return design.surfaces.flatMap((surface): Remedy[] => {
     const { left, right } = surface.asBuilt ?? {};
     const change = (['incidence', 'tipTwist'] as const).flatMap((reading): FieldChange[] => {

@@ -6,6 +6,8 @@ import { makeRule } from '../makeRule';
 import { withChords } from '../changes';
 
 const MOST = 1.1;
+/** From here on it is another model than was asked for. */
+const FAR_OVER = 1.25;
 
 /** More wing loading than the brief asked for. */
 export const loadingOverBrief = makeRule(
@@ -19,7 +21,7 @@ export const loadingOverBrief = makeRule(
     const wings = design.surfaces.filter(isWing);
     const more = Math.ceil((over / MOST - 1) * 160) / 100;
     return {
-      severity: 'caution',
+      severity: over > FAR_OVER ? 'caution' : 'note',
       message: say`It carries ${kilogramsOverArea(mass.wingLoading, 1)}, ${percent(over - 1, 0)} more than the ${kilogramsOverArea(kilogramsPerSquareMetre(wanted))} of the brief: it will fly and land that much faster.`,
       numbers: {
         wingLoading: kilogramsOverArea(mass.wingLoading),

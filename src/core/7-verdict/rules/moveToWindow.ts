@@ -1,9 +1,10 @@
 import { field } from '@/core/2-document/edit/field';
 import { grams, millimetres, nameOf, say } from '@/core/1-base/words/phrase';
 import { tenths } from '../changes';
+import { balanceWays } from '../ways/ways';
 import { ballastFor, placeForBalance, slidingItems } from '@/core/4-weight/placement';
 import type { Design } from '@/core/2-document/schema/design';
-import { kilogramsFromGrams, metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { kilogramsFromGrams, metresFromMillimetres } from '@/core/1-base/units/convert';
 import type { Remedy } from '../finding';
 import type { Numbers } from '@/core/6-groups/page';
 
@@ -11,10 +12,11 @@ import type { Numbers } from '@/core/6-groups/page';
 const WORTH_MOVING = 0.5;
 
 /**
- * Ways to bring the balance to a target [m]: slide what slides, move the wing,
- * or add to ballast that is there. Candidates only: the rule set tries them.
+ * Ways to bring the balance to a target [m]: slide what slides, move
+ * a pod or the wing with what sits on it, or add to ballast that is there. Candidates only: the rule set tries them.
  */
-export function waysToBalanceAt(design: Design, { mass }: Numbers, target: number): Remedy[] {
+export function waysToBalanceAt(design: Design, numbers: Numbers, target: number): Remedy[] {
+  const { mass } = numbers;
   if (mass.total === null || mass.cg === null) return [];
   const balance = { total: mass.total, x: mass.cg[0] };
   const remedies: Remedy[] = [];
@@ -41,21 +43,8 @@ export function waysToBalanceAt(design: Design, { mass }: Numbers, target: numbe
       change: [field('massItems', item.id, 'mass').to(Math.round(needed))],
     });
   }
-  remedies.push(...wingShift(design, target - balance.x));
+  for (const way of balanceWays(design, numbers, target))
+    if ((way.kind === 'wing' || way.kind === 'pod') && way.works)
+      remedies.push({ label: say`Move ${way.label}`, change: way.change });
   return remedies;
-}
-
-/** Moving the wings by Δ takes the neutral point along almost whole; the balance follows only by their mass. */
-function wingShift(design: Design, missing: number): Remedy[] {
-  const wings = design.surfaces.filter(({ role }) => role === 'wing');
-  const shift = tenths(-millimetresFromMetres(missing) * 1.25);
-  if (wings.length !== 1 || Math.abs(shift) < WORTH_MOVING || Math.abs(shift) > wings[0]!.stations[0]!.chord / 2)
-    return [];
-  const wing = wings[0]!;
-  return [
-    {
-      label: say`Move ${nameOf(wing)} ${shift > 0 ? 'back' : 'forward'} by ${millimetres(Math.abs(shift))}`,
-      change: [field('surfaces', wing.id, 'position', 'x').to(tenths(wing.position.x + shift))],
-    },
-  ];
 }

@@ -23,7 +23,7 @@ export const smallTail = makeRule(
     });
     return {
       severity: 'caution',
-      message: say`${nameOf(tail)} has ${percent(share, 0)} of the wing’s area on an arm of ${plain(volume.arm / reference.meanChord, 1)} chords, where about ${percent(usual, 0)} is usual (tail volume ${plain(volume.horizontal)}): the window narrows and gusts pitch it.`,
+      message: say`${nameOf(tail)} has ${percent(share, 0)} of the wing’s area${tail.role === 'vTail' ? ', seen from above,' : ''} on an arm of ${plain(volume.arm / reference.meanChord, 1)} chords, where about ${percent(usual, 0)} is usual (tail volume ${plain(volume.horizontal)}): the window narrows and gusts pitch it.`,
       numbers: { share: percent(share), usual: percent(usual), volume: plain(volume.horizontal) },
       remedies: [grow((1.02 * LEAST * usual) / share), grow(usual / share)],
     };

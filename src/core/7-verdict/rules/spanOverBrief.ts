@@ -6,6 +6,8 @@ import { withLength } from '../changes';
 
 /** Half a millimetre is what a ruler shows [mm]. */
 const ROUNDING = 0.5;
+/** A small miss of a round number: sand the tips. */
+const SMALL_MISS = 1.02;
 
 /** Wider than the brief allows. */
 export const spanOverBrief = makeRule(
@@ -21,7 +23,7 @@ export const spanOverBrief = makeRule(
       return null;
     const factor = Math.floor((most / millimetresFromMetres(reference.span)) * 1e4) / 1e4;
     return {
-      severity: 'caution',
+      severity: millimetresFromMetres(reference.span) > SMALL_MISS * most ? 'caution' : 'note',
       message: say`The span of ${metres(reference.span)} is more than the ${millimetres(most)} of the brief.`,
       numbers: { span: metres(reference.span), limit: millimetres(most) },
       remedies: [

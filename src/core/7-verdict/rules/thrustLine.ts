@@ -1,15 +1,20 @@
 import { field } from '@/core/2-document/edit/field';
-import { degrees, millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
+import { degrees, millimetres, nameOf, percent, plain, radians, say, type Words } from '@/core/1-base/words/phrase';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS } from '../changes';
 import { makeRule } from '../makeRule';
 
-/** Share of the pitch travel between power on and off. */
+/** Share of the pitch travel between power on and off in level flight, and that full throttle takes in a climb. */
 const MOST_SHARE = 0.12;
+const MOST_FULL = 0.4;
 
 /** Throttle pitches it: the thrust line passes too far above or below the balance point, or blows on the tail. */
 export const thrustLine = makeRule(
-  { id: 'thrustLine', stage: 'rigging', source: 'Thrust moment and slipstream at level-flight thrust' },
+  {
+    id: 'thrustLine',
+    stage: 'rigging',
+    source: 'Thrust moment and slipstream at level-flight thrust, thrust line at full',
+  },
   (design, { trim }) => {
     const { elevator, elevatorPowerOff } = trim;
     if (elevator === null || elevatorPowerOff === null || trim.thrustMoment === null) return null;
@@ -17,8 +22,15 @@ export const thrustLine = makeRule(
       ...controlsOf(design, PITCH_CONTROLS).map(({ control }) => Math.min(control.throwUp, control.throwDown)),
     );
     const change = degreesFromRadians(elevator - elevatorPowerOff);
-    if (!Number.isFinite(travel) || travel < LEAST_TRAVEL || !(Math.abs(change) > MOST_SHARE * travel)) return null;
-    const up = trim.thrustMoment > 0;
+    if (!Number.isFinite(travel) || travel < LEAST_TRAVEL) return null;
+    const full = trim.climbElevator === null ? 0 : degreesFromRadians(trim.climbElevator);
+    const inLevel = Math.abs(change) > MOST_SHARE * travel;
+    if (!inLevel && !(Math.abs(full) > MOST_FULL * travel)) return null;
+    const up = (inLevel ? trim.thrustMoment : (trim.climbThrustMoment ?? 0)) > 0;
+    const inClimb: Words =
+      full === 0
+        ? ''
+        : say` In a climb at full throttle it takes about ${degrees(Math.abs(full), 0)} of pitch control, ${percent(Math.abs(full) / travel, 0)} of the travel (thrust guessed from the motor’s weight, ±30 %).`;
     const tilt = (angle: number) => ({
       label: say`Tilt the thrust line ${degrees(angle, 0)} more ${up ? 'down' : 'up'}`,
       change: design.propulsion.map((drive) =>
@@ -33,7 +45,9 @@ export const thrustLine = makeRule(
     });
     return {
       severity: 'caution',
-      message: say`Power in level flight pitches the nose ${up ? 'up' : 'down'}: the pitch control moves by ${degrees(Math.abs(change), 1)} between power on and off (${percent(Math.abs(change) / travel, 0)} of its travel; ${radians(elevatorPowerOff)} without power).`,
+      message: inLevel
+        ? say`Power in level flight pitches the nose ${up ? 'up' : 'down'}: the pitch control moves by ${degrees(Math.abs(change), 1)} between power on and off (${percent(Math.abs(change) / travel, 0)} of its travel; ${radians(elevatorPowerOff)} without power).${inClimb}`
+        : say`Full throttle pitches the nose ${up ? 'up' : 'down'}.${inClimb}`,
       numbers: { change: radians(elevator - elevatorPowerOff), thrustMoment: plain(trim.thrustMoment) },
       remedies: [tilt(2), tilt(4), shift(20), shift(40)],
     };

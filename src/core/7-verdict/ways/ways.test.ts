@@ -5,6 +5,7 @@ import { simpleAircraft } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { designSchema } from '@/core/2-document/schema/design';
+import { carriedByWings, shifted } from './carried';
 import { balanceWays, standReadings } from './ways';
 
 const numbersOf = (design: ReturnType<typeof simpleAircraft>) => analyse(design, { without: ['remedies'] });
@@ -48,10 +49,39 @@ describe('ways to balance at a target', () => {
     const before = numbersOf(real);
     const aim = before.mass.cg![0] - 0.015;
     const way = balanceWays(real, before, aim).find(({ kind }) => kind === 'wing')!;
-    const after = numbersOf(withFields(real, way.change));
     const wanted = before.pitch.neutralPoint! - aim;
-    // The tail comes nearer to the wing, which this way does not reckon with: a fifth of the shift.
-    expect(Math.abs(after.pitch.neutralPoint! - after.mass.cg![0] - wanted)).toBeLessThan(0.2 * 0.015);
+    const off = (candidate: typeof way) => {
+      const after = numbersOf(withFields(real, candidate.change));
+      return { after, off: Math.abs(after.pitch.neutralPoint! - after.mass.cg![0] - wanted) };
+    };
+    // The first guess knows how much of the neutral point stays with the tail; mended twice it is there.
+    const first = off(way);
+    expect(first.off).toBeLessThan(0.08 * 0.015);
+    let reached = way;
+    for (let turn = 0; turn < 4; turn++) reached = reached.mend!(off(reached).after) ?? reached;
+    expect(off(reached).off).toBeLessThan(2e-4);
+  });
+
+  test('the wing takes along what sits on it: tip fins, its servos, its drives', () => {
+    const kittiwake = demoDesign('kittiwake-winglet');
+    const tips = kittiwake.surfaces.filter(({ role }) => role === 'tipFin').map(({ id }) => id);
+    const { surfaces } = carriedByWings(kittiwake);
+    for (const id of tips) expect(surfaces.has(id)).toBe(true);
+    const winged = designSchema.parse({
+      ...simpleAircraft(110),
+      massItems: [
+        ...simpleAircraft(110).massItems,
+        { id: 'servo', mass: 9, category: 'servo', position: { x: 90, y: 300 }, mirrored: true },
+        { id: 'nose', mass: 9, category: 'servo', position: { x: 90, y: 0 } },
+      ],
+      propulsion: [{ id: 'left', mirrored: true, position: { x: -20, y: 200 } }],
+    });
+    const carried = carriedByWings(winged);
+    expect([...carried.massItems]).toEqual(['servo']);
+    expect([...carried.propulsion]).toEqual(['left']);
+    const moved = withFields(winged, shifted(winged, carried, 7.25));
+    expect(moved.massItems.find(({ id }) => id === 'servo')!.position.x).toBeCloseTo(97.3, 9);
+    expect(moved.massItems.find(({ id }) => id === 'nose')!.position.x).toBe(90);
   });
 
   test('a pod takes along what moves with it', () => {

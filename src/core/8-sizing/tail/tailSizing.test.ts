@@ -28,10 +28,12 @@ test('scaling keeps shape and quarter chord', () => {
 });
 
 test('shares fall with the arm, and the ends are held', () => {
-  expect(shareByArm('level', 2.25)).toBeCloseTo(0.235, 9);
-  expect(shareByArm('level', -3)).toBeCloseTo(0.175, 9);
-  expect(shareByArm('fin', 0.1)).toBe(0.13);
-  expect(shareByArm('fin', 3)).toBe(0.045);
+  // As people use the rule: a third on 2 to 2.5 chords, a fifth on four, a fourteenth for the fin.
+  for (const arm of [2, 2.5]) expect(Math.abs(shareByArm('level', arm) - 1 / 3)).toBeLessThan(0.02);
+  expect(shareByArm('level', -4)).toBeCloseTo(0.2, 9);
+  expect(shareByArm('level', 9)).toBe(0.14);
+  expect(Math.abs(shareByArm('fin', 0.45) - 1 / 14)).toBeLessThan(0.002);
+  expect(shareByArm('fin', 0.1)).toBe(0.09);
 });
 
 describe('three schools', () => {
@@ -54,6 +56,32 @@ describe('three schools', () => {
     if (sized.kind !== 'sized') throw new Error(sized.because);
     expect(sized.isFin).toBe(true);
     expect(sized.proposals[2]!.yawStiffness!).toBeCloseTo(0.08, 4);
+  });
+
+  test('the balance stays while the tail grows: the pack slides', () => {
+    const design = simpleAircraft();
+    const sized = sizeTail({ design, surface: tailplane(design).id, aims: { volume: 0.6, result: 0.15 } });
+    if (sized.kind !== 'sized') throw new Error(sized.because);
+    const place = (of: ReturnType<typeof simpleAircraft>) => numbersOf(of, { grid }).mass.cg![0];
+    for (const { change, overComputed, area } of sized.proposals) {
+      expect(place(withFields(design, change))).toBeCloseTo(place(design), 4);
+      expect(overComputed).toBeCloseTo(area! / sized.proposals[2]!.area! - 1, 9);
+    }
+  });
+
+  test('a V-tail is sized for yaw as well as for pitch', () => {
+    const design = demoDesign('gannet-vee');
+    const { id } = design.surfaces.find(({ role }) => role === 'vTail')!;
+    const areaFor = (result: number, yaw: number) => {
+      const sized = sizeTail({ design, surface: id, aims: { volume: 0.5, result, yaw } });
+      if (sized.kind !== 'sized') throw new Error(sized.because);
+      expect(said(sized.proposals[0]!.words)).toMatch(/seen from above and .* from the side/);
+      return sized.proposals[2]!;
+    };
+    const easy = areaFor(0.1, 0.03);
+    const hard = areaFor(0.1, 0.11);
+    expect(hard.area!).toBeGreaterThan(1.2 * easy.area!);
+    expect(hard.yawStiffness!).toBeCloseTo(0.11, 3);
   });
 
   test('an aim out of reach says what would help', () => {

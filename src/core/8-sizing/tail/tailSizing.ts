@@ -9,6 +9,7 @@ import { placeAll, placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, type Reference, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
+import { balanced } from './balanced';
 import { shareByArm } from '@/core/3-shape/planform/shareByArm';
 
 export type TailSchool = 'percentOfWing' | 'volume' | 'result';
@@ -17,8 +18,10 @@ export type TailSchool = 'percentOfWing' | 'volume' | 'result';
 export interface TailAims {
   /** S_t l/(S c̄) of level tails, S_f l/(S b) of fins. */
   readonly volume: number;
-  /** Static margin for level tails, yaw stiffness per radian for fins. */
+  /** Static margin for level and V-tails, yaw stiffness per radian for fins. */
   readonly result: number;
+  /** Yaw stiffness per radian that a V-tail has to give beside it. */
+  readonly yaw?: number;
 }
 
 export interface TailSizingInput {
@@ -37,6 +40,8 @@ export interface TailProposal {
   readonly yawStiffness: number | null;
   readonly change: readonly FieldChange[];
   readonly because: string | null;
+  /** Area over what is computed for the wanted result, less one; null where either is not known. */
+  readonly overComputed: number | null;
 }
 
 export type TailSizingResult =
@@ -52,12 +57,23 @@ const GRID = { strips: 10, chordwise: 4 } as const;
 /** Area factors that are looked at. */
 const FACTORS = { low: 0.15, high: 6 } as const;
 
-/** True for surfaces that are sized for yaw. */
+/** Yaw stiffness that holds a nose without weathercocking [per radian]; 0.04 to 0.12 is usual. */
+const USUAL_YAW = 0.05;
+
+const TOO_MUCH = 'Even a sixth of the area gives more';
+
+/** The larger of what pitch and yaw ask; one that is met anyhow asks nothing. */
+function both(pitch: number | string, yaw: number | string): number | string {
+  if (typeof pitch === 'number' && typeof yaw === 'number') return Math.max(pitch, yaw);
+  const [met, other] = typeof pitch === 'string' && pitch.startsWith(TOO_MUCH) ? [pitch, yaw] : [yaw, pitch];
+  return typeof met === 'string' && met.startsWith(TOO_MUCH) ? other : met;
+}
 
 /**
  * One tail surface by three schools: a share of the wing area by arm, a tail
  * volume, or whatever gives the wanted margin (fins: yaw stiffness), found on
- * the whole analysis by Brent's method. The shape is kept, only its size moves.
+ * the whole analysis by Brent's method. The shape is kept, only its size moves,
+ * and the pack slides so that the balance stays; a V-tail has to do both jobs.
  */
 export function sizeTail({ design, surface: id, aims }: TailSizingInput): TailSizingResult {
   const surface = design.surfaces.find((candidate) => candidate.id === id);
@@ -70,10 +86,23 @@ export function sizeTail({ design, surface: id, aims }: TailSizingInput): TailSi
   const present = Math.abs(fin ? volume.vertical : volume.horizontal);
   if (area <= 0 || present <= 1e-6)
     return { kind: 'impossible', because: 'It has no area or no arm yet: move it away from the wing.' };
+  const arm = Math.abs(volume.arm);
+  const shares = {
+    level: shareByArm('level', arm / reference.meanChord),
+    fin: shareByArm('fin', arm / reference.span),
+  };
+  const isVee = surface.role === 'vTail';
+  const short = (yaw: boolean) => shares[yaw ? 'fin' : 'level'] / projectedShare(surface, reference, yaw);
+  const wanted = isVee
+    ? both(
+        factorForResult(design, surface, aims.result, false),
+        factorForResult(design, surface, aims.yaw ?? USUAL_YAW, true),
+      )
+    : factorForResult(design, surface, aims.result, fin);
   const propose = (school: TailSchool, words: Words, factor: number | null, because: string | null): TailProposal => {
-    if (factor === null)
-      return { school, words, area: null, staticMargin: null, yawStiffness: null, change: [], because };
-    const change = scaledSurface(surface, factor);
+    const none = { area: null, staticMargin: null, yawStiffness: null, change: [], overComputed: null };
+    if (factor === null) return { school, words, because, ...none };
+    const change = balanced(design, scaledSurface(surface, factor));
     const numbers = numbersWith(design, change);
     return {
       school,
@@ -83,22 +112,35 @@ export function sizeTail({ design, surface: id, aims }: TailSizingInput): TailSi
       yawStiffness: numbers?.lateral.yawStiffness ?? null,
       change,
       because,
+      overComputed: typeof wanted === 'number' ? factor / wanted - 1 : null,
     };
   };
-  const arm = Math.abs(volume.arm);
-  const share = fin ? shareByArm('fin', arm / reference.span) : shareByArm('level', arm / reference.meanChord);
-  const presentShare = projectedShare(surface, reference, fin);
-  const wanted = factorForResult(design, surface, aims.result, fin);
   return {
     kind: 'sized',
     isFin: fin,
     area,
     proposals: [
-      propose('percentOfWing', say`${percent(share, 0)} of the wing, for this arm`, share / presentShare, null),
+      isVee
+        ? propose(
+            'percentOfWing',
+            say`${percent(shares.level, 0)} of the wing seen from above and ${percent(shares.fin, 0)} from the side, for this arm`,
+            Math.max(short(false), short(true)),
+            null,
+          )
+        : propose(
+            'percentOfWing',
+            say`${percent(shares[fin ? 'fin' : 'level'], 0)} of the wing, for this arm`,
+            short(fin),
+            null,
+          ),
       propose('volume', say`volume ${plain(aims.volume, fin ? 3 : 2)}`, aims.volume / present, null),
       propose(
         'result',
-        fin ? say`yaw stiffness ${plain(aims.result)}` : say`margin ${percent(aims.result, 0)}`,
+        fin
+          ? say`yaw stiffness ${plain(aims.result)}`
+          : isVee
+            ? say`margin ${percent(aims.result, 0)} and yaw stiffness ${plain(aims.yaw ?? USUAL_YAW)}`
+            : say`margin ${percent(aims.result, 0)}`,
         typeof wanted === 'number' ? wanted : null,
         typeof wanted === 'number' ? null : wanted,
       ),
@@ -121,7 +163,7 @@ function numbersWith(design: Design, change: readonly FieldChange[]) {
 /** Area factor at which the wanted result comes out, or why there is none. */
 function factorForResult(design: Design, surface: Surface, wanted: number, fin: boolean): number | string {
   const off = (logarithm: number): number => {
-    const numbers = numbersWith(design, scaledSurface(surface, Math.exp(logarithm)));
+    const numbers = numbersWith(design, balanced(design, scaledSurface(surface, Math.exp(logarithm))));
     const got = fin ? numbers?.lateral.yawStiffness : numbers?.pitch.staticMargin;
     return got === null || got === undefined ? Number.NaN : got - wanted;
   };
@@ -132,5 +174,5 @@ function factorForResult(design: Design, surface: Surface, wanted: number, fin: 
     return fin ? 'The yaw stiffness is not known yet.' : 'Nothing has a mass yet, so there is no margin to aim at.';
   return found.atHigh < 0 === found.atLow < 0 && found.atHigh < 0
     ? 'Even six times the area would not reach it: lengthen the arm, or move the balance forward.'
-    : 'Even a sixth of the area gives more: shorten the arm, or move the balance back.';
+    : `${TOO_MUCH}: shorten the arm, or move the balance back.`;
 }

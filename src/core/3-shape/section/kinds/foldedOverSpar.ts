@@ -4,33 +4,68 @@ import { type Point, polygon } from '../../outline/path';
 import { foldPattern } from '../../pattern/foldPattern';
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
-import { byThickness, type InnerOutline, overSpar, type SectionBuild } from './kind';
+import { type Bluntness, bluntRear, type InnerOutline, overSpar, type SectionBuild, THICK } from './kind';
+import { foldNose } from '../foldNose';
+
+/** Slope of a bevel up to which the air follows it; steeper ones it leaves at their corner (practice of the field, ±30 %). */
+const FOLLOWED = 0.5;
 
 /**
- * A sheet folded at the nose over a spar: both skins are straight from the
- * spar's edges; ahead of the spar they run to the nose on a half ellipse-like
- * arc, behind it to the trailing edge, where the lower skin may end early.
+ * A sheet folded at the nose over a spar: ahead of the spar both skins run to
+ * the nose, behind it they are straight to the trailing edge. There the lower
+ * one may end early, or the upper one come down on it and leave a single sheet.
+ * What a steep bevel takes off the rear edge turns the air only in part.
  */
 function folded(section: SectionOf<'foldedOverSpar'>, chord: Millimetres): Contour {
+  const { sparPosition: spar } = section;
+  const { board, top, end, rear, tail, bevel } = facesOf(section, chord);
+  const { heightAt } = foldNose(section, chord);
+  const nose = (x: number) => heightAt(x * chord) / chord;
+  // The lower skin lies flat on the building board; the upper one rises to the spar and falls behind it.
+  const straight: Face = (x) =>
+    x < spar ? top / 2 + nose(x) : x <= rear ? top + ((tail - top) * (x - spar)) / (rear - spar) : board;
+  // The bevel is sanded off the upper face; what lies below stays.
+  const cut = section.singleFrom === undefined ? tail / 2 : tail - board;
+  const bevelled = (depth: number): Face => {
+    const from = rear - bevel;
+    return (x) => straight(x) - (bevel > 0 && x > from && x <= rear ? (depth * (x - from)) / bevel : 0);
+  };
+  const lower: Face = (x) => (x < spar ? top / 2 - nose(x) : x <= end ? 0 : straight(x) - board);
+  const drawn = fromFaces(bevelled(cut), lower);
+  const slope = bevel > 0 ? cut / bevel : 0;
+  if (slope <= FOLLOWED) return drawn;
+  const followed = fromFaces(bevelled(cut * (FOLLOWED / slope) ** 2), lower);
+  return { ...drawn, followed: { upper: followed.upper, lower: followed.lower } };
+}
+
+/** Measures of a fold as fractions of its chord. */
+function facesOf(section: SectionOf<'foldedOverSpar'>, chord: Millimetres) {
   const board = section.boardThickness / chord;
   const spar = section.sparPosition;
-  const free = section.sparHeight / chord;
-  const end = Math.max(section.bottomLength, spar);
-  const bevelled = section.rearBevel > 0;
-  const bevel = Math.min(section.rearBevel / chord, 1 - spar);
-  // The lower skin lies flat on the building board; the upper one rises to the spar and falls behind it.
-  const tail = board * (end >= 1 ? 2 : 1);
-  const top = free + 2 * board;
-  const nose = (x: number) => Math.sqrt(Math.max(0, 1 - ((spar - x) / spar) ** 2));
-  const straight: Face = (x) =>
-    x < spar ? top / 2 + (top / 2) * nose(x) : top + ((tail - top) * (x - spar)) / (1 - spar);
-  // The bevel is sanded off the upper face; what lies below stays.
-  const upper: Face = (x) => straight(x) - (bevelled && x > 1 - bevel ? (tail / 2) * ((x - 1 + bevel) / bevel) : 0);
-  const lower: Face = (x) => {
-    if (x < spar) return top / 2 - (top / 2) * nose(x);
-    return x <= end ? 0 : straight(x) - board;
+  const isSingle = section.singleFrom !== undefined;
+  const rear = isSingle ? Math.min(1, Math.max(section.singleFrom!, spar + LEAST_REAR)) : 1;
+  const end = isSingle ? 1 : Math.max(section.bottomLength, spar);
+  return {
+    board,
+    top: section.sparHeight / chord + 2 * board,
+    /** Where the lower and the upper skin end. */
+    end,
+    rear,
+    /** Height there before it is bevelled. */
+    tail: board * (end >= 1 ? 2 : 1),
+    bevel: Math.min(section.rearBevel / chord, rear - spar),
   };
-  return fromFaces(upper, lower);
+}
+
+/** A skin that comes down behind the spar takes at least this share of the chord. */
+const LEAST_REAR = 0.05;
+
+/** Steps: where the lower skin ends, or the upper one comes down square on a single sheet. */
+function bluntFold(section: SectionOf<'foldedOverSpar'>, contour: Contour, chord: Millimetres): Bluntness {
+  const { board, top, end, rear, tail, bevel } = facesOf(section, chord);
+  const drop = top + ((tail - top) * (end - section.sparPosition)) / (1 - section.sparPosition) - board;
+  const step = section.singleFrom === undefined ? (end < 1 ? Math.max(0, drop) : 0) : bevel > 0 ? 0 : tail - board;
+  return { ...bluntRear(section, contour), step: rear > section.sparPosition ? step : 0 };
 }
 
 /** Width at which a spar is drawn [mm]; it is the web of board that stands in the fold. */
@@ -67,8 +102,10 @@ export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   kind: 'foldedOverSpar',
   name: 'Folded over a spar',
   contour: folded,
-  family: byThickness,
-  sheet: ({ bottomLength }, contour) => bothSkins(contour, bottomLength),
+  family: (_camber, thickness) => (thickness > THICK ? 'folded' : 'curvedPlate'),
+  bluntness: bluntFold,
+  sheet: ({ bottomLength, singleFrom }, contour) =>
+    singleFrom === undefined ? bothSkins(contour, bottomLength) : bothSkins(contour, 1, singleFrom),
   isSolid: false,
   within: skinsAndSpar,
   working: ({ boardThickness, sparHeight }) => overSpar(boardThickness, sparHeight),

@@ -1,9 +1,9 @@
 import { type Face, fromCamber, twoParabolas } from '../faces';
 import { solidCore } from '../sheet';
-import { byThickness, filled, type SectionBuild } from './kind';
+import { bluntRear, byThickness, filled, type SectionBuild } from './kind';
 
 /** Thickness of the four-digit family with a blunt trailing edge. Source: NACA Report 460, 1933. */
-function fourDigitThickness(ratio: number): Face {
+export function fourDigitThickness(ratio: number): Face {
   return (x) => 10 * ratio * (0.2969 * Math.sqrt(x) - 0.126 * x - 0.3516 * x ** 2 + 0.2843 * x ** 3 - 0.1015 * x ** 4);
 }
 
@@ -15,6 +15,7 @@ export const fourDigit: SectionBuild<'fourDigit'> = {
   family: byThickness,
   sheet: (_section, contour, chord) => solidCore(contour, chord),
   isSolid: true,
+  bluntness: bluntRear,
   within: filled,
   working: ({ thicknessRatio }) => ({
     formula: 't/c, the last two digits of its name',

@@ -6,6 +6,7 @@ import { foldedOverSpar } from './foldedOverSpar';
 import { fourDigit } from './fourDigit';
 import type { SectionBuild } from './kind';
 import { reflexed } from './reflexed';
+import { ribsUnderFilm } from './ribsUnderFilm';
 import { steppedPlate } from './steppedPlate';
 
 /** How sections are built; a kind of the document that is not here does not compile. */
@@ -15,11 +16,15 @@ export const SECTION_BUILDS: { readonly [Kind in SectionKind]: SectionBuild<Kind
   curvedPlate,
   foldedOverSpar,
   fourDigit,
+  ribsUnderFilm,
   reflexed,
   coordinates,
 };
 
 export const SECTION_KINDS = Object.keys(SECTION_BUILDS) as SectionKind[];
+
+/** True where skins leave room between them. */
+export const isHollow = ({ kind }: Section): boolean => kind === 'foldedOverSpar';
 
 /** The build of a section, typed for it. */
 export const buildOf = (section: Section): SectionBuild<SectionKind> =>

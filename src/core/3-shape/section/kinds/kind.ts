@@ -7,12 +7,23 @@ import type { Contour } from '../faces';
 import type { SectionSheet } from '../sheet';
 
 /** How a section behaves in the table of low Reynolds numbers. */
-export type SectionFamily = 'flatPlate' | 'curvedPlate' | 'thick';
+export const SECTION_FAMILIES = ['flatPlate', 'curvedPlate', 'reflexed', 'folded', 'thick'] as const;
+export type SectionFamily = (typeof SECTION_FAMILIES)[number];
 
 /** What lies within a section: the inside of its skins, or a spar across it. */
 export interface InnerOutline {
   readonly kind: 'skin' | 'spar';
   readonly path: Path;
+}
+
+/** What of a section meets the air bluntly, as fractions of its chord. */
+export interface Bluntness {
+  /** Height of the base at the trailing edge that drags as cut square. */
+  readonly rear: number;
+  /** Height of a step across the chord. */
+  readonly step: number;
+  /** 1 where bays between ribs are open to the air below, 0 where they are not. */
+  readonly openBays: number;
 }
 
 /** A value that was typed: its symbol, its name, the value in SI. */
@@ -38,6 +49,8 @@ export interface SectionBuild<Kind extends SectionKind> {
   readonly sheet: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres) => SectionSheet;
   /** True when it is cut from a block rather than from sheets. */
   readonly isSolid: boolean;
+  /** Where it is blunt, from its contour and its chord [mm]. */
+  readonly bluntness: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres) => Bluntness;
   /** How its thickness over the chord c follows from what was typed. */
   readonly working: (section: SectionOf<Kind>) => ThicknessWorking;
   /** What is drawn within its edge, from its contour and its chord [mm]. */
@@ -70,7 +83,7 @@ export const overSpar = (thickness: Millimetres, sparHeight: Millimetres): Thick
 });
 
 /** Thickness over chord from which a section behaves as thick. */
-const THICK = 0.055;
+export const THICK = 0.055;
 
 /** Cambered sections: thin ones as a curved plate, others as thick sections. */
 export const byThickness = (_camber: number, thickness: number): SectionFamily =>
@@ -79,4 +92,11 @@ export const byThickness = (_camber: number, thickness: number): SectionFamily =
 /** Nothing is drawn within what is board or foam all through. */
 export const filled = (): readonly InnerOutline[] => [];
 
-export const cutFromSheet = { isSolid: false, pattern: null, within: filled } as const;
+/** Nothing but the base that its contour ends in. */
+export const bluntRear = (_section: unknown, { upper, lower }: Contour): Bluntness => ({
+  rear: Math.max(0, upper.at(-1)! - lower.at(-1)!),
+  step: 0,
+  openBays: 0,
+});
+
+export const cutFromSheet = { isSolid: false, pattern: null, within: filled, bluntness: bluntRear } as const;

@@ -3,9 +3,6 @@ import { fromCamber, twoParabolas } from '../faces';
 import { ONE_SHEET } from '../sheet';
 import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
-/** Camber below which the plate ahead of the bend counts as flat. */
-const FLAT = 0.02;
-
 export const reflexed: SectionBuild<'reflexed'> = {
   ...cutFromSheet,
   kind: 'reflexed',
@@ -20,7 +17,7 @@ export const reflexed: SectionBuild<'reflexed'> = {
       () => thickness / chord,
     );
   },
-  family: (camber) => (Math.abs(camber) > FLAT ? 'curvedPlate' : 'flatPlate'),
+  family: () => 'reflexed',
   sheet: () => ONE_SHEET,
   working: ({ thickness }) => layersOfBoard(1, thickness),
   board: ({ thickness }) => thickness,

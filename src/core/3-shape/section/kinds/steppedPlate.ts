@@ -19,6 +19,7 @@ export const steppedPlate: SectionBuild<'steppedPlate'> = {
         );
   },
   family: () => 'flatPlate',
+  bluntness: ({ thickness }, _contour, chord) => ({ rear: thickness / chord, step: thickness / chord, openBays: 0 }),
   sheet: ({ stepPosition }) => {
     const lengthRatio = 1 + stepPosition;
     return { lengthRatio, centroid: (0.5 + stepPosition ** 2 / 2) / lengthRatio };

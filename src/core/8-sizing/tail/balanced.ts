@@ -1,0 +1,21 @@
+import { field, type FieldChange } from '@/core/2-document/edit/field';
+import { withFields } from '@/core/2-document/edit/withFields';
+import type { Design } from '@/core/2-document/schema/design';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { weigh } from '@/core/4-weight/massModel';
+import { placeForBalance, slidingItems } from '@/core/4-weight/placement';
+
+/** A tail that grows gets heavier: what slides takes the balance back to where it was, as far as its bay lets it. */
+export function balanced(design: Design, change: readonly FieldChange[]): readonly FieldChange[] {
+  const weighed = (of: Design) => weigh(of, placeAll(of.surfaces)).properties;
+  const before = weighed(design);
+  const changed = withFields(design, change);
+  const after = weighed(changed);
+  const slider = slidingItems(changed)[0];
+  if (!before || !after || !slider) return change;
+  const { reachable } = placeForBalance(slider, before.centreOfGravity[0], {
+    total: after.total,
+    x: after.centreOfGravity[0],
+  });
+  return [...change, field('massItems', slider.id, 'position', 'x').to(Math.round(reachable * 10) / 10)];
+}

@@ -1,0 +1,68 @@
+import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
+import type { Analysis } from '@/core/analyse';
+import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { decimal } from '@/words/formatQuantity';
+import type { PlanFrame } from '../drawing/planFrame';
+import { spacedLabels } from '../sheet/spacedLabels';
+import { FACE_WORDS } from './faceWords';
+
+interface ReadingsProps {
+  readonly analysis: Analysis;
+  readonly placed: readonly PlacedSurface[];
+  readonly frame: PlanFrame;
+  readonly steeper: number;
+}
+
+/** Width of one reading, and where it hangs over the side view [px]. */
+const WIDTH = 176;
+const TOP = 30;
+/** Room for them above the drawing. */
+export const READINGS_HIGH = 56;
+const SPIRIT = 15;
+
+/** What a tilt meter shows on the face of each surface that it can be laid on, level datum. */
+export function Readings({ analysis, placed, frame: { u, side, width }, steeper }: ReadingsProps) {
+  const lines = analysis.rigging.surfaces.flatMap((line) => {
+    const surface = placed.find(({ id }) => id === line.surface);
+    return surface ? [{ line, surface, root: surface.stations[0]! }] : [];
+  });
+  const middles = lines.map(({ root }) => u(millimetresFromMetres(root.x + root.chord / 2)));
+  const places = spacedLabels(middles, Math.min(WIDTH, width / Math.max(1, lines.length)), [
+    WIDTH / 2,
+    width - WIDTH / 2,
+  ]);
+  return (
+    <g fontSize={12} data-testid="readings" aria-hidden="true">
+      {lines.map(({ line, surface, root }, index) => {
+        const [x, y] = [middles[index]!, side(millimetresFromMetres(root.z))];
+        const tilt = degreesFromRadians(surface.incidence) * steeper;
+        return (
+          <g key={surface.id}>
+            <path d={`M${places[index]!} ${TOP + 32} L${x} ${y - 14}`} stroke="var(--color-rule)" fill="none" />
+            <g transform={`translate(${x} ${y}) rotate(${tilt})`}>
+              <rect
+                x={-SPIRIT}
+                y={-11}
+                width={2 * SPIRIT}
+                height={8}
+                rx={2}
+                fill="var(--color-sheet)"
+                stroke="var(--color-balance)"
+              />
+              <circle cx={Math.max(-9, Math.min(9, -tilt / 2))} cy={-7} r={2.6} fill="var(--color-balance)" />
+            </g>
+            <text x={places[index]!} y={TOP} textAnchor="middle" fill="var(--color-graphite)" fontWeight={500}>
+              {surface.source.name || surface.id}: meter shows {decimal(degreesFromRadians(line.faceReadingFlown), 1)}°
+            </text>
+            <text x={places[index]!} y={TOP + 14} textAnchor="middle" fill="var(--color-faint)">
+              {FACE_WORDS[line.face].replace('meter ', '')}
+            </text>
+            <text x={places[index]!} y={TOP + 28} textAnchor="middle" fill="var(--color-faint)">
+              meets the air at {decimal(degreesFromRadians(line.againstAir), 1)}°
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,24 @@
+import { useSyncExternalStore } from 'react';
+
+/** The same bounds as the variants of the style sheet. */
+const QUERIES = { phone: '(width < 768px) and (height > 500px)', low: '(height <= 500px)' } as const;
+
+/** How the bench is laid out: `phone` with the picture on top, `low` in one row without the beam, `whole`. */
+export type Screen = keyof typeof QUERIES | 'whole';
+
+const lists = () => Object.values(QUERIES).map((query) => globalThis.matchMedia?.(query));
+
+function follow(listener: () => void): () => void {
+  const all = lists();
+  for (const list of all) list?.addEventListener('change', listener);
+  return () => {
+    for (const list of all) list?.removeEventListener('change', listener);
+  };
+}
+
+function now(): Screen {
+  const [phone, low] = lists();
+  return phone?.matches ? 'phone' : low?.matches ? 'low' : 'whole';
+}
+
+export const useScreen = (): Screen => useSyncExternalStore(follow, now);
