@@ -8,6 +8,7 @@ import { formatLength } from '@/words/formatQuantity';
 import { Drawing } from '../drawing/Drawing';
 import { FindingMark, usePointedAt } from '../drawing/FindingMark';
 import { itemHandle, itemHandles } from '../drawing/handles';
+import { Paper } from '../sheet/Paper';
 import { HandleMark } from '../drawing/HandleMark';
 import { useGhostDesign } from '../drawing/useGhostDesign';
 import { useHeld } from '../drawing/useHeld';
@@ -43,55 +44,50 @@ function LeverSheet({ design }: { readonly design: Design }) {
   const beam = Math.max(TOP + 70, height - below - SLIDERS - 16);
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1" ref={ref}>
-        {width > 0 && (
-          <svg
-            width={width}
-            height={height}
-            role="group"
-            aria-label={`Lever of ${design.name}, nose to the left`}
-            data-testid="drawing"
-          >
-            <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
-              What sits where, weights to scale
-            </text>
-            <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={TOP} beam={beam} ghost={ghost} />
-            {pointed && <FindingMark x={place(pointed.x)} y={beam} />}
-            {slidingItems(design).map((item) =>
-              item.attachment.kind === 'slides' ? (
-                <g key={item.id}>
-                  <path
-                    d={`M${place(item.attachment.from)} ${beam + 20} v8 m0 -4 H${place(item.attachment.to)} m0 -4 v8`}
-                    stroke="var(--color-faint)"
-                    fill="none"
-                    aria-hidden="true"
-                  />
-                  <HandleMark
-                    handle={{
-                      ...itemHandle(item),
-                      id: `lever-${item.id}`,
-                      label: `${item.name || item.id} on the lever`,
-                    }}
-                    x={place(item.position.x)}
-                    y={beam + 24}
-                    perPixel={(xMax - xMin) / Math.max(60, width - 2 * SIDE)}
-                  />
-                </g>
-              ) : null,
-            )}
-            {isKnown && below < height - 120 && (
-              <WindowLoupe
-                analysis={analysis}
-                ghost={preview?.analysis ?? null}
-                left={SIDE}
-                right={width - SIDE}
-                top={beam + SLIDERS + 12}
-                from={[place(loupeSpan(analysis)[0]), place(loupeSpan(analysis)[1])]}
-                lever={beam}
-              />
-            )}
-          </svg>
-        )}
+      <div className="min-h-0 flex-1">
+        <Paper
+          place={ref}
+          width={width}
+          height={height}
+          name={`Lever of ${design.name}, nose to the left`}
+          caption="What sits where, weights to scale"
+        >
+          <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={TOP} beam={beam} ghost={ghost} />
+          {pointed && <FindingMark x={place(pointed.x)} y={beam} />}
+          {slidingItems(design).map((item) =>
+            item.attachment.kind === 'slides' ? (
+              <g key={item.id}>
+                <path
+                  d={`M${place(item.attachment.from)} ${beam + 20} v8 m0 -4 H${place(item.attachment.to)} m0 -4 v8`}
+                  stroke="var(--color-faint)"
+                  fill="none"
+                  aria-hidden="true"
+                />
+                <HandleMark
+                  handle={{
+                    ...itemHandle(item),
+                    id: `lever-${item.id}`,
+                    label: `${item.name || item.id} on the lever`,
+                  }}
+                  x={place(item.position.x)}
+                  y={beam + 24}
+                  perPixel={(xMax - xMin) / Math.max(60, width - 2 * SIDE)}
+                />
+              </g>
+            ) : null,
+          )}
+          {isKnown && below < height - 120 && (
+            <WindowLoupe
+              analysis={analysis}
+              ghost={preview?.analysis ?? null}
+              left={SIDE}
+              right={width - SIDE}
+              top={beam + SLIDERS + 12}
+              from={[place(loupeSpan(analysis)[0]), place(loupeSpan(analysis)[1])]}
+              lever={beam}
+            />
+          )}
+        </Paper>
       </div>
       <Reasons />
       <LeverTable design={design} />

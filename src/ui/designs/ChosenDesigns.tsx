@@ -1,10 +1,10 @@
 import { Download, GitCompare, Trash2, X } from 'lucide-react';
-import { toast } from 'sonner';
 import { isUnreadable } from '@/storage/readStored';
 import { Button } from '../shell/buttons';
 import { exportDesign } from '../shell/exportDesign';
 import { told } from '../shell/told';
 import { useSurroundings } from '../surroundings';
+import { useRemoval } from './useRemoval';
 
 interface ChosenDesignsProps {
   readonly ids: readonly string[];
@@ -15,26 +15,13 @@ interface ChosenDesignsProps {
 /** What can be done with the designs that are chosen. */
 export function ChosenDesigns({ ids, onClear, onCompare }: ChosenDesignsProps) {
   const { designs } = useSurroundings();
+  const remove = useRemoval();
   const count = ids.length === 1 ? '1 design' : `${ids.length} designs`;
   const exportAll = () =>
     told('Not all were exported', async () => {
       for (const entry of await designs.some(ids))
         if (!isUnreadable(entry)) await exportDesign(designs, entry.id, entry.design);
     });
-  const remove = async () => {
-    const done = await told('Nothing was removed', async () => {
-      await designs.putInBin(...ids);
-      return true;
-    });
-    if (!done) return;
-    onClear();
-    toast(`${count} removed.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => void told('They were not put back', () => designs.takeFromBin(...ids)),
-      },
-    });
-  };
   return (
     <div
       role="group"
@@ -50,7 +37,7 @@ export function ChosenDesigns({ ids, onClear, onCompare }: ChosenDesignsProps) {
       <Button onClick={() => void exportAll()}>
         <Download size={15} aria-hidden="true" /> Export
       </Button>
-      <Button onClick={() => void remove()}>
+      <Button onClick={() => void remove(ids, count).then((done) => done && onClear())}>
         <Trash2 size={15} aria-hidden="true" /> Remove
       </Button>
       <Button look="quiet" onClick={onClear}>

@@ -1,22 +1,19 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { FilePlus2 } from 'lucide-react';
-import { type DragEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { blankDesign } from '@/core/2-document/starts';
-import type { StoredDesign } from '@/storage/database';
 import { isUnreadable } from '@/storage/readStored';
 import { useSurroundings } from '../surroundings';
 import { Button } from '../shell/buttons';
 import { FaultBoundary } from '../shell/FaultBoundary';
 import { SkipLink } from '../shell/SkipLink';
 import { told } from '../shell/told';
-import { UnitsSwitch } from '../shell/UnitsSwitch';
 import { Waiting } from '../shell/Waiting';
-import { arranged, type Wanted } from './arrange';
 import { ChosenDesigns } from './ChosenDesigns';
 import { CompareTwo } from './CompareTwo';
 import { DesignRow } from './DesignRow';
+import { DesignsHeader } from './DesignsHeader';
+import { DropFiles } from './DropFiles';
 import { FindDesigns, MoreDesigns } from './FindDesigns';
 import { FirstStep } from './FirstStep';
 import { ImportButton, Refused, useImport } from './importing';
@@ -24,45 +21,24 @@ import { RemovedDesigns } from './RemovedDesigns';
 import { UnreadableDesignRow } from './UnreadableDesignRow';
 import { UnreadableSettings } from './UnreadableSettings';
 import { UnsavedDesigns } from './UnsavedDesigns';
-import { useSummaries } from './useSummaries';
-
-/** Designs shown at first, and how many more each time the end comes into sight. */
-const PAGE = 40;
+import { useDesignList } from './useDesignList';
+import { useRemoval } from './useRemoval';
 
 /** All designs of this browser: find, open, start, copy, rename, tag, compare, remove, import, export. */
 export function DesignsPage() {
   const { session, designs } = useSurroundings();
   const navigate = useNavigate();
-  const [shown, setShown] = useState(PAGE);
-  const [wanted, setWanted] = useState<Wanted>({ words: '', tag: null, order: 'changed' });
+  const { wanted, heads, found, list, left, change, more } = useDesignList();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [comparing, setComparing] = useState<readonly string[] | null>(null);
-  const heads = useSummaries(useLiveQuery(() => designs.heads(), [designs]));
-  const strays = useLiveQuery(() => designs.strays(), [designs]) ?? [];
-  const found = useMemo(() => heads && arranged(heads, wanted), [heads, wanted]);
-  const ids = useMemo(() => found?.slice(0, shown).map(({ id }) => id), [found, shown]);
-  // The newest ones stand there before all are known.
-  const entries = useLiveQuery(
-    () => (ids ? designs.some(ids) : designs.list(PAGE)),
-    [designs, ids?.join(' '), heads?.map(({ generation }) => generation).join(' ')],
-  );
-  const list = entries && [...strays, ...entries.filter(({ id }) => !strays.some((stray) => stray.id === id))];
-  const summaries = new Map(heads?.map(({ id, summary }) => [id, summary]));
-  const change = (part: Partial<Wanted>) => {
-    setWanted({ ...wanted, ...part });
-    setShown(PAGE);
-  };
-  const choose = (id: string, isChosen: boolean) => {
-    const next = new Set(chosen);
-    if (isChosen) next.add(id);
-    else next.delete(id);
-    setChosen(next);
-  };
+  const { refusals, importFiles } = useImport();
+  const remove = useRemoval();
+  const heading = useRef<HTMLHeadingElement>(null);
+  const toHeading = () => heading.current?.focus();
   const inUse = new Set(heads?.map(({ id }) => id));
   const chosenIds = [...chosen].filter((id) => inUse.has(id));
-  const { refusals, importFiles } = useImport();
-  const [over, setOver] = useState(false);
-  const heading = useRef<HTMLHeadingElement>(null);
+  const choose = (id: string, isChosen: boolean) =>
+    setChosen(new Set(isChosen ? [...chosen, id] : [...chosen].filter((other) => other !== id)));
 
   useEffect(() => {
     document.title = 'Designs · Inclinar';
@@ -73,46 +49,11 @@ export function DesignsPage() {
     const stored = await told('No design was started', () => designs.create(blankDesign('New design')));
     if (stored) navigate(`/design/${stored.id}/brief`);
   };
-  const remove = async (entry: StoredDesign) => {
-    const done = await told(`${entry.name} was not removed`, async () => {
-      await designs.putInBin(entry.id);
-      return true;
-    });
-    if (!done) return;
-    // What had the focus is gone.
-    heading.current?.focus();
-    toast(`${entry.name} was removed.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => void told(`${entry.name} was not put back`, () => designs.takeFromBin(entry.id)),
-      },
-    });
-  };
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    void importFiles([...event.dataTransfer.files]);
-  };
 
   return (
-    <div
-      className={`flex h-full flex-col ${over ? 'bg-balance-soft' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={(event) => event.currentTarget === event.target && setOver(false)}
-      onDrop={drop}
-    >
+    <DropFiles onFiles={(files) => void importFiles(files)}>
       <SkipLink to="designs">Skip to the designs</SkipLink>
-      <header className="flex h-12 shrink-0 items-center gap-3 border-b border-graphite bg-sheet px-3">
-        <img src="/icon.svg" alt="" className="size-6" />
-        <p className="font-semibold">Inclinar</p>
-        <p className="text-read text-faint small:hidden">the art of small angles</p>
-        <div className="ml-auto">
-          <UnitsSwitch />
-        </div>
-      </header>
+      <DesignsHeader />
       <main className="mx-auto w-full max-w-6xl flex-1 overflow-y-auto px-6 py-5">
         <div className="flex items-center gap-2">
           <h1 ref={heading} tabIndex={-1} className="flex-1 text-2xl font-semibold">
@@ -148,29 +89,30 @@ export function DesignsPage() {
           {list?.map((entry) => (
             <FaultBoundary key={entry.id} place="A design of the list">
               {isUnreadable(entry) ? (
-                <UnreadableDesignRow entry={entry} onGone={() => heading.current?.focus()} />
+                <UnreadableDesignRow entry={entry} onGone={toHeading} />
               ) : (
                 <DesignRow
                   entry={entry}
-                  summary={summaries.get(entry.id) ?? null}
+                  summary={heads?.find(({ id }) => id === entry.id)?.summary ?? null}
                   isChosen={chosen.has(entry.id)}
                   onChoose={(isChosen) => choose(entry.id, isChosen)}
-                  onRemove={() => void remove(entry)}
+                  onRemove={() =>
+                    // What had the focus is gone.
+                    void remove([entry.id], entry.name).then((done) => done && toHeading())
+                  }
                 />
               )}
             </FaultBoundary>
           ))}
         </ul>
-        {found && found.length > shown && (
-          <MoreDesigns left={found.length - shown} onMore={() => setShown(shown + PAGE)} />
-        )}
+        {left > 0 && <MoreDesigns left={left} onMore={more} />}
         <CompareTwo ids={comparing} onClose={() => setComparing(null)} />
-        <RemovedDesigns onEmpty={() => heading.current?.focus()} />
+        <RemovedDesigns onEmpty={toHeading} />
         <p className="mt-6 text-label text-faint">
           Designs are kept in this browser. Export those that matter. Inclinar computes; it does not certify: your
           club’s and your country’s rules come first.
         </p>
       </main>
-    </div>
+    </DropFiles>
   );
 }

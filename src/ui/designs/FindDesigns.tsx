@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { ToggleGroup } from 'radix-ui';
 import type { DesignHead } from '@/storage/designLists';
+import { Choices } from '../fields/Choices';
 import { SelectField } from '../fields/SelectField';
 import { Button } from '../shell/buttons';
 import { ORDERS, tagsInUse, type Wanted } from './arrange';
@@ -25,23 +25,12 @@ export function FindDesigns({ heads, wanted: { words, tag, order }, onChange }: 
         className="w-56 rounded-sm border border-rule bg-white px-2 py-1"
       />
       {tags.length > 0 && (
-        <ToggleGroup.Root
-          type="single"
-          aria-label="Tag"
-          value={tag ?? ''}
-          onValueChange={(next) => onChange({ tag: next === '' ? null : next })}
-          className="flex flex-wrap gap-1"
-        >
-          {tags.map((name) => (
-            <ToggleGroup.Item
-              key={name}
-              value={name}
-              className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-read data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet"
-            >
-              {name}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+        <Choices
+          label="Tag"
+          options={tags.map((name) => [name, name] as const)}
+          value={tag}
+          onChange={(next) => onChange({ tag: next })}
+        />
       )}
       <div className="ml-auto flex items-center gap-2 text-read">
         <span aria-hidden="true" className="text-faint">

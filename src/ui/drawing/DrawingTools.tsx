@@ -1,5 +1,5 @@
 import { Eraser, Magnet, Maximize, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
-import { ToggleGroup } from 'radix-ui';
+import { Choices } from '../fields/Choices';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { measuresCleared, snappingChanged } from '@/store/sessionSlice';
@@ -81,23 +81,13 @@ export const DrawingTools = memo(function DrawingTools(props: DrawingToolsProps)
             <IconButton label="Fit the drawing" icon={<Maximize size={16} />} onClick={fit} />
           </>
         )}
-        <ToggleGroup.Root
-          type="single"
+        <Choices
+          joined
+          label="View"
+          options={own === undefined ? VIEWS : [['own', own] as const, ...VIEWS]}
           value={view}
-          onValueChange={(next) => next && onView(next as View)}
-          aria-label="View"
-          className="flex rounded-sm border border-rule bg-sheet"
-        >
-          {(own === undefined ? VIEWS : ([['own', own], ...VIEWS] as const)).map(([id, name]) => (
-            <ToggleGroup.Item
-              key={id}
-              value={id}
-              className="cursor-pointer px-2 py-0.5 text-read data-[state=on]:bg-graphite data-[state=on]:text-sheet"
-            >
-              {name}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+          onChange={(next) => next && onView(next)}
+        />
       </div>
     </div>
   );

@@ -6,6 +6,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceMark } from '../marks/marks';
 import { FrontGeometry } from './FrontGeometry';
+import { Paper } from '../sheet/Paper';
 import { HandleMark } from './HandleMark';
 import type { Handle } from './handles';
 import { placeAll } from '@/core/3-shape/geometry/layout';
@@ -35,58 +36,36 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
   const u = (y: number) => width / 2 + y * scale + zoom.x;
   const v = (z: number) => height / 2 + zoom.y - (z - (zMin + zMax) / 2) * scale;
   return (
-    <div className="relative h-full min-h-0 w-full" ref={ref}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          role="group"
-          aria-label={`Drawing of ${design.name} from ahead`}
-          data-testid="drawing"
-        >
-          <g aria-hidden="true" fontSize={12} fill="var(--color-faint)">
-            <text x={14} y={20}>
-              From ahead
+    <Paper place={ref} width={width} height={height} name={`Drawing of ${design.name} from ahead`} caption="From ahead">
+      <g aria-hidden="true">
+        <path d={`M${u(-yMax) - 24} ${v(0)} H${u(yMax) + 24}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />
+        <path d={`M${u(0)} ${v(zMax) - 24} V${v(zMin) + 24}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />
+      </g>
+      <FrontGeometry design={design} placed={placed} u={u} v={v} scale={scale} />
+      {placed
+        .filter((surface) => surface.mirrored && surface.role !== 'tipFin' && Math.abs(tipRise(surface)) > 1e-3)
+        .map((surface) => {
+          const tip = surface.stations.at(-1)!;
+          return (
+            <text
+              key={surface.id}
+              x={u(millimetresFromMetres(-tip.y))}
+              y={v(millimetresFromMetres(tip.z)) - 12}
+              fontSize={12}
+              fill="var(--color-graphite)"
+              stroke="var(--color-paper)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
+              {surface.source.name || surface.id}: tip {formatLength(millimetresFromMetres(tipRise(surface)), units)}{' '}
+              up, as good as {decimal(effectiveDihedral(surface), 1)}°
             </text>
-            <path
-              d={`M${u(-yMax) - 24} ${v(0)} H${u(yMax) + 24}`}
-              stroke="var(--color-rule)"
-              strokeDasharray="14 4 3 4"
-            />
-            <path
-              d={`M${u(0)} ${v(zMax) - 24} V${v(zMin) + 24}`}
-              stroke="var(--color-rule)"
-              strokeDasharray="14 4 3 4"
-            />
-          </g>
-          <FrontGeometry design={design} placed={placed} u={u} v={v} scale={scale} />
-          {placed
-            .filter((surface) => surface.mirrored && surface.role !== 'tipFin' && Math.abs(tipRise(surface)) > 1e-3)
-            .map((surface) => {
-              const tip = surface.stations.at(-1)!;
-              return (
-                <text
-                  key={surface.id}
-                  x={u(millimetresFromMetres(-tip.y))}
-                  y={v(millimetresFromMetres(tip.z)) - 12}
-                  fontSize={12}
-                  fill="var(--color-graphite)"
-                  stroke="var(--color-paper)"
-                  strokeWidth={4}
-                  paintOrder="stroke"
-                >
-                  {surface.source.name || surface.id}: tip{' '}
-                  {formatLength(millimetresFromMetres(tipRise(surface)), units)} up, as good as{' '}
-                  {decimal(effectiveDihedral(surface), 1)}°
-                </text>
-              );
-            })}
-          {cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(cg[2]))} />}
-          {handles.map((handle) => (
-            <HandleMark key={handle.id} handle={handle} x={u(handle.at[0])} y={v(handle.at[1])} perPixel={1 / scale} />
-          ))}
-        </svg>
-      )}
-    </div>
+          );
+        })}
+      {cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(cg[2]))} />}
+      {handles.map((handle) => (
+        <HandleMark key={handle.id} handle={handle} x={u(handle.at[0])} y={v(handle.at[1])} perPixel={1 / scale} />
+      ))}
+    </Paper>
   );
 }

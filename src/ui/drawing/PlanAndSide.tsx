@@ -14,6 +14,7 @@ import { isUpright, placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
 import { CameraCones } from './CameraCones';
 import { Measuring } from './Measuring';
+import { Paper } from '../sheet/Paper';
 import { TwoPoints } from '../underlay/TwoPoints';
 import { Underlays } from '../underlay/Underlays';
 import type { LaidPhoto } from '../underlay/useUnderlays';
@@ -103,67 +104,63 @@ export function PlanAndSide({
   const ownReach = reaches(grips.map(({ at }) => at));
 
   return (
-    <div className="relative h-full min-h-0 w-full" ref={ref}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          role="group"
-          aria-label={`Drawing of ${design.name}: plan above, side below, nose to the left`}
-          data-testid="drawing"
-        >
-          <Underlays frame={frame} />
-          <PlanGeometry design={design} placed={placed} frame={frame} steeper={steeper} />
-          {ghost && <GhostOutlines design={ghost} frame={frame} steeper={steeper} />}
-          <CameraCones design={design} frame={frame} />
-          <PlanMarks frame={frame} placed={placed} withAir={withAir} />
-          {focus && tip && (
-            <Dimension
-              from={[u(extents.xMax) + 26, across(focus.stations[0]!)]}
-              to={[u(extents.xMax) + 26, across(tip)]}
-            />
-          )}
-          <Dimension
-            from={[u(extents.xMin), side(extents.zMin) + 22]}
-            to={[u(extents.xMax), side(extents.zMin) + 22]}
-            text={`length ${formatLength(extents.xMax - extents.xMin, units)}`}
-          />
-          {overlay?.(frame)}
-          <Measuring design={design} placed={placed} frame={frame} isOn={measuring} />
-          {grips.map(({ handle, at: [x, y] }, index) => (
-            <HandleMark key={handle.id} handle={handle} x={x} y={y} perPixel={1 / scale} reach={ownReach[index]} />
-          ))}
-        </svg>
-      )}
-      {width > 0 && scaling && <TwoPoints key={scaling.id} photo={scaling} frame={frame} onDone={onScaled} />}
-      {width > 0 && focus && tip && !measuring && (
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      name={`Drawing of ${design.name}: plan above, side below, nose to the left`}
+      over={
         <>
-          <DimensionEntry
-            label={focusUpright ? 'height' : 'half span'}
-            x={u(extents.xMax) + 26}
-            y={(across(focus.stations[0]!) + across(tip)) / 2}
-            upright
-            value={reach}
-            onCommit={(wanted) => setFieldsOf(spanEdits(focus.source, wanted / reach))}
-          />
-          {[focus.stations[0]!, tip].map((station, index) => (
-            <DimensionEntry
-              key={index}
-              label={index === 0 ? 'root' : 'tip'}
-              x={u(millimetresFromMetres(station.x + station.chord / 2))}
-              y={across(station) + (focusUpright ? -14 : index === 0 ? 14 : -14)}
-              value={millimetresFromMetres(station.chord)}
-              onCommit={(chord) =>
-                setFieldsOf([
-                  field('surfaces', focus.id, 'stations', index === 0 ? 0 : focus.stations.length - 1, 'chord').to(
-                    chord,
-                  ),
-                ])
-              }
-            />
-          ))}
+          {width > 0 && scaling && <TwoPoints key={scaling.id} photo={scaling} frame={frame} onDone={onScaled} />}
+          {width > 0 && focus && tip && !measuring && (
+            <>
+              <DimensionEntry
+                label={focusUpright ? 'height' : 'half span'}
+                x={u(extents.xMax) + 26}
+                y={(across(focus.stations[0]!) + across(tip)) / 2}
+                upright
+                value={reach}
+                onCommit={(wanted) => setFieldsOf(spanEdits(focus.source, wanted / reach))}
+              />
+              {[focus.stations[0]!, tip].map((station, index) => (
+                <DimensionEntry
+                  key={index}
+                  label={index === 0 ? 'root' : 'tip'}
+                  x={u(millimetresFromMetres(station.x + station.chord / 2))}
+                  y={across(station) + (focusUpright ? -14 : index === 0 ? 14 : -14)}
+                  value={millimetresFromMetres(station.chord)}
+                  onCommit={(chord) =>
+                    setFieldsOf([
+                      field('surfaces', focus.id, 'stations', index === 0 ? 0 : focus.stations.length - 1, 'chord').to(
+                        chord,
+                      ),
+                    ])
+                  }
+                />
+              ))}
+            </>
+          )}
         </>
+      }
+    >
+      <Underlays frame={frame} />
+      <PlanGeometry design={design} placed={placed} frame={frame} steeper={steeper} />
+      {ghost && <GhostOutlines design={ghost} frame={frame} steeper={steeper} />}
+      <CameraCones design={design} frame={frame} />
+      <PlanMarks frame={frame} placed={placed} withAir={withAir} />
+      {focus && tip && (
+        <Dimension from={[u(extents.xMax) + 26, across(focus.stations[0]!)]} to={[u(extents.xMax) + 26, across(tip)]} />
       )}
-    </div>
+      <Dimension
+        from={[u(extents.xMin), side(extents.zMin) + 22]}
+        to={[u(extents.xMax), side(extents.zMin) + 22]}
+        text={`length ${formatLength(extents.xMax - extents.xMin, units)}`}
+      />
+      {overlay?.(frame)}
+      <Measuring design={design} placed={placed} frame={frame} isOn={measuring} />
+      {grips.map(({ handle, at: [x, y] }, index) => (
+        <HandleMark key={handle.id} handle={handle} x={x} y={y} perPixel={1 / scale} reach={ownReach[index]} />
+      ))}
+    </Paper>
   );
 }

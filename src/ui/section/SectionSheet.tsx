@@ -11,6 +11,7 @@ import { useMemo } from 'react';
 import { boundsOf } from '@/core/3-shape/outline/path';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
 import { useSize } from '../drawing/useSize';
+import { Paper } from '../sheet/Paper';
 import { SelectField } from '../fields/SelectField';
 import { useChosenStation } from '../surface/useChosen';
 import { MARGIN } from './margin';
@@ -68,30 +69,25 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
   const origin = [(width - chord * scale) / 2, baseline] as const;
   const where = station === 0 ? 'root' : station === surface.stations.length - 1 ? 'tip' : `station ${station + 1}`;
   return (
-    <div className="relative h-full min-h-0 w-full" ref={ref}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          role="img"
-          aria-label={`Section of ${surface.name || surface.id} at the ${where}, chord ${formatLength(chord, units)}`}
-          data-testid="section-sheet"
-        >
-          <text x={14} y={22} fontSize={12} fill="var(--color-faint)">
-            {surface.name || surface.id}, {where}: chord {formatLength(chord, units)}
-          </text>
-          <SectionDrawing
-            section={section}
-            chord={chord}
-            origin={origin}
-            scale={scale}
-            controls={hingedAt(surface, station)}
-          />
-          {hasStrip && <Strip pattern={pattern} width={width} top={height - STRIP_ROOM + 22} />}
-        </svg>
-      )}
-      <CutLine surface={surface} station={station} pattern={pattern} scored={scored} />
-    </div>
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      role="img"
+      name={`Section of ${surface.name || surface.id} at the ${where}, chord ${formatLength(chord, units)}`}
+      testId="section-sheet"
+      caption={`${surface.name || surface.id}, ${where}: chord ${formatLength(chord, units)}`}
+      over={<CutLine surface={surface} station={station} pattern={pattern} scored={scored} />}
+    >
+      <SectionDrawing
+        section={section}
+        chord={chord}
+        origin={origin}
+        scale={scale}
+        controls={hingedAt(surface, station)}
+      />
+      {hasStrip && <Strip pattern={pattern} width={width} top={height - STRIP_ROOM + 22} />}
+    </Paper>
   );
 }
 

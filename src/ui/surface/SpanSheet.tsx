@@ -21,6 +21,7 @@ import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark } from '../marks/marks';
 import { HiddenTable } from '../sheet/HiddenTable';
+import { Paper } from '../sheet/Paper';
 import { valueAt } from '../sheet/scale';
 import { SpanStrip } from '../sheet/SpanStrip';
 import { type SpanFrame, spanFrame, spanReach } from './spanFrame';
@@ -65,94 +66,87 @@ export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
   const length = shown.source.stations.at(-1)!.distanceFromRoot;
   const wing = shown.source.name || shown.id;
   return (
-    <div className="relative h-full min-h-0 w-full" ref={ref}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          role="group"
-          aria-label={`${wing} of ${design.name} along its span, nose up`}
-          data-testid="drawing"
-          onPointerMove={read}
-          onPointerLeave={() => setAt(null)}
-        >
-          <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
-            {wing} along the span, nose up
-          </text>
-          <clipPath id="span-plan">
-            <rect x={0} y={plan.top - 8} width={width} height={plan.height + 16} />
-          </clipPath>
-          <g clipPath="url(#span-plan)">
-            <SpanPlan design={design} placed={placed} frame={frame} />
-            {ghost && <GhostPlan design={ghost} frame={frame} />}
-          </g>
-          {analysis && <StallMarks frame={frame} surface={shown} />}
-          {analysis?.pitch.neutralPoint != null && (
-            <NeutralMark x={u(0)} y={v(millimetresFromMetres(analysis.pitch.neutralPoint))} />
-          )}
-          {analysis?.mass.cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(analysis.mass.cg[0]))} />}
-          {pointed && v(pointed.x) < plan.top + plan.height + 20 && v(pointed.x) > plan.top - 20 && (
-            <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
-          )}
-          <SpanStrips frame={frame} curves={curves} at={place} />
-          {at !== null && frame.strips.length > 0 && (
-            <path
-              d={`M${u(at)} ${plan.top} V${frame.strips.at(-1)!.top + frame.strips.at(-1)!.height}`}
-              stroke="var(--color-faint)"
-              strokeDasharray="2 3"
-              aria-hidden="true"
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      name={`${wing} of ${design.name} along its span, nose up`}
+      caption={`${wing} along the span, nose up`}
+      onPointerMove={read}
+      onPointerLeave={() => setAt(null)}
+      over={
+        width > 0 && (
+          <>
+            <DimensionEntry
+              label="half span"
+              x={u(millimetresFromMetres(tip.y) / 2)}
+              y={plan.top + plan.height + 16}
+              value={length}
+              onCommit={(wanted) => edit(spanEdits(shown.source, wanted / length))}
             />
-          )}
-          <Dimension
-            from={[u(0), plan.top + plan.height + 16]}
-            to={[u(millimetresFromMetres(tip.y)), plan.top + plan.height + 16]}
-          />
-          {frame.front && (
-            <FromAhead design={design} placed={placed} frame={frame} front={frame.front} handles={front} />
-          )}
-          {handles
-            .filter(({ view }) => view === 'plan')
-            .map((handle) => (
-              <HandleMark
-                key={handle.id}
-                handle={noseUp(handle)}
-                x={u(handle.at[1])}
-                y={v(handle.at[0])}
-                perPixel={1 / scale}
-              />
-            ))}
-        </svg>
+            {([0, -1] as const).map((index) => {
+              const station = shown.stations.at(index)!;
+              return (
+                <DimensionEntry
+                  key={index}
+                  label={index === 0 ? 'root' : 'tip'}
+                  x={u(millimetresFromMetres(station.y)) + (index === 0 ? -16 : 16)}
+                  y={v(millimetresFromMetres(station.x + station.chord / 2))}
+                  upright
+                  value={millimetresFromMetres(station.chord)}
+                  onCommit={(chord) => {
+                    const at = index === 0 ? 0 : shown.stations.length - 1;
+                    return edit([field('surfaces', shown.id, 'stations', at, 'chord').to(chord)]);
+                  }}
+                />
+              );
+            })}
+            <SpanTable curves={curves} name={wing} />
+          </>
+        )
+      }
+    >
+      <clipPath id="span-plan">
+        <rect x={0} y={plan.top - 8} width={width} height={plan.height + 16} />
+      </clipPath>
+      <g clipPath="url(#span-plan)">
+        <SpanPlan design={design} placed={placed} frame={frame} />
+        {ghost && <GhostPlan design={ghost} frame={frame} />}
+      </g>
+      {analysis && <StallMarks frame={frame} surface={shown} />}
+      {analysis?.pitch.neutralPoint != null && (
+        <NeutralMark x={u(0)} y={v(millimetresFromMetres(analysis.pitch.neutralPoint))} />
       )}
-      {width > 0 && (
-        <>
-          <DimensionEntry
-            label="half span"
-            x={u(millimetresFromMetres(tip.y) / 2)}
-            y={plan.top + plan.height + 16}
-            value={length}
-            onCommit={(wanted) => edit(spanEdits(shown.source, wanted / length))}
-          />
-          {([0, -1] as const).map((index) => {
-            const station = shown.stations.at(index)!;
-            return (
-              <DimensionEntry
-                key={index}
-                label={index === 0 ? 'root' : 'tip'}
-                x={u(millimetresFromMetres(station.y)) + (index === 0 ? -16 : 16)}
-                y={v(millimetresFromMetres(station.x + station.chord / 2))}
-                upright
-                value={millimetresFromMetres(station.chord)}
-                onCommit={(chord) => {
-                  const at = index === 0 ? 0 : shown.stations.length - 1;
-                  return edit([field('surfaces', shown.id, 'stations', at, 'chord').to(chord)]);
-                }}
-              />
-            );
-          })}
-          <SpanTable curves={curves} name={wing} />
-        </>
+      {analysis?.mass.cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(analysis.mass.cg[0]))} />}
+      {pointed && v(pointed.x) < plan.top + plan.height + 20 && v(pointed.x) > plan.top - 20 && (
+        <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
       )}
-    </div>
+      <SpanStrips frame={frame} curves={curves} at={place} />
+      {at !== null && frame.strips.length > 0 && (
+        <path
+          d={`M${u(at)} ${plan.top} V${frame.strips.at(-1)!.top + frame.strips.at(-1)!.height}`}
+          stroke="var(--color-faint)"
+          strokeDasharray="2 3"
+          aria-hidden="true"
+        />
+      )}
+      <Dimension
+        from={[u(0), plan.top + plan.height + 16]}
+        to={[u(millimetresFromMetres(tip.y)), plan.top + plan.height + 16]}
+      />
+      {frame.front && <FromAhead design={design} placed={placed} frame={frame} front={frame.front} handles={front} />}
+      {handles
+        .filter(({ view }) => view === 'plan')
+        .map((handle) => (
+          <HandleMark
+            key={handle.id}
+            handle={noseUp(handle)}
+            x={u(handle.at[1])}
+            y={v(handle.at[0])}
+            perPixel={1 / scale}
+          />
+        ))}
+    </Paper>
   );
 }
 

@@ -1,5 +1,5 @@
-import { ToggleGroup } from 'radix-ui';
 import type { Surface } from '@/core/2-document/schema/surface';
+import { Choices } from '../fields/Choices';
 
 interface SurfacePickerProps {
   readonly surfaces: readonly Surface[];
@@ -11,22 +11,12 @@ interface SurfacePickerProps {
 export function SurfacePicker({ surfaces, chosen, onChoose }: SurfacePickerProps) {
   if (surfaces.length < 2) return null;
   return (
-    <ToggleGroup.Root
-      type="single"
+    <Choices
+      label="Surface"
+      options={surfaces.map(({ id, name }) => [id, name || id] as const)}
       value={chosen}
-      onValueChange={(next) => next && onChoose(next)}
-      aria-label="Surface"
-      className="flex flex-wrap gap-1 border-b border-rule px-3 py-2"
-    >
-      {surfaces.map(({ id, name }) => (
-        <ToggleGroup.Item
-          key={id}
-          value={id}
-          className="cursor-pointer rounded-sm border border-rule px-2 py-0.5 text-read data-[state=on]:border-graphite data-[state=on]:bg-graphite data-[state=on]:text-sheet"
-        >
-          {name || id}
-        </ToggleGroup.Item>
-      ))}
-    </ToggleGroup.Root>
+      onChange={(next) => next !== null && onChoose(next)}
+      className="border-b border-rule px-3 py-2"
+    />
   );
 }
