@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { SEEDED } from './e2e/seededPath';
 
 const PORT = 4391;
 
@@ -15,7 +16,9 @@ export default defineConfig({
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '.cache/results/browser.json' }],
   ],
   outputDir: '.cache/browser',
+  globalSetup: './e2e/seeded.ts',
   use: {
+    storageState: SEEDED,
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',

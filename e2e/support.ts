@@ -1,15 +1,17 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { AxeBuilder } from '@axe-core/playwright';
+import { idOfDesign } from './designIds';
 
 export const STAGES = ['Brief', 'Wing', 'Section', 'Tail', 'Rigging', 'Weights', 'Balance', 'Stability'];
 
 /** Opens a demo design by name, at a stage. */
 export async function openDesign(page: Page, name: string, stage?: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('link', { name, exact: true }).click();
+  const id = idOfDesign(name);
+  await page.goto(id ? `/design/${id}/${(stage ?? 'Wing').toLowerCase()}` : '/');
+  if (!id) await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByTestId('verdict')).toBeVisible();
   await openAllGroups(page);
-  if (stage) await toStage(page, stage);
+  if (stage && !id) await toStage(page, stage);
 }
 
 /** Drags a handle by pixels, in small steps as a hand does. */

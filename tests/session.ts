@@ -7,18 +7,18 @@ import { makeStore, type Session } from '@/store/store';
 import { WORK } from '@/workers/jobs';
 import type { JobClient } from '@/workers/lanes';
 
-const GRID = { strips: 6, chordwise: 3 } as const;
+const COARSE = { grid: { strips: 6, chordwise: 3 }, without: ['bands'] } as const;
 
 /** Computes at once, in this thread, on a coarse lattice and without bands. */
 export const direct: JobClient = {
   live: async ({ design, options }) => ({
     kind: 'done',
     output: finish(
-      WORK.analyse({ design, options: { ...options, grid: GRID, without: [...(options?.without ?? []), 'bands'] } }),
+      WORK.analyse({ design, options: { ...options, ...COARSE, without: [...(options?.without ?? []), 'bands'] } }),
     ),
   }),
   ask: async (name, input) => {
-    const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: { grid: GRID } } : input;
+    const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: COARSE } : input;
     const work = WORK[name] as (given: unknown) => Steps<never>;
     return { kind: 'done', output: finish(work(coarse)) };
   },
