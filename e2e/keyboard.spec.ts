@@ -54,7 +54,8 @@ test('from the list to a changed chord and back in at most 25 keys', async ({ pa
 test('what is typed is kept on going back, on another stage, on a press elsewhere; Escape alone drops it', async ({
   page,
 }) => {
-  await openDesign(page, 'Lagoon Postman');
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Lagoon Postman', exact: true }).click();
   const chord = field(page, 'root chord');
   await chord.fill('221');
   await page.goBack();

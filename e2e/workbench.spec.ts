@@ -63,12 +63,13 @@ test('workers that hang are ended with a word, and the next edit is computed', a
   await toggleFindings(page);
   await expect(page.getByTestId('findings').getByRole('button').first()).toBeEnabled();
   const before = await beamNumbers(page);
+  // Each hangs as soon as it has answered that it will.
   for (const worker of page.workers())
-    void worker
-      .evaluate(() => {
+    await worker.evaluate(() => {
+      setTimeout(() => {
         for (;;);
-      })
-      .catch(() => null);
+      });
+    });
   const chord = field(page, 'root chord');
   await chord.fill('230');
   await chord.press('Enter');
