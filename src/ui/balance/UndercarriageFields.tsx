@@ -75,7 +75,10 @@ export function UndercarriageFields({ design }: { readonly design: Design }) {
       <ul className="space-y-1">
         {design.wheels.map((wheel, index) => {
           return (
-            <li key={wheel.id} className="grid grid-cols-[1fr_1fr_1fr_1fr_28px] items-end gap-1">
+            <li
+              key={wheel.id}
+              className="grid grid-cols-[1fr_1fr_1fr_1fr_28px] items-end gap-1 small:grid-cols-[1fr_1fr_1fr]"
+            >
               <QuantityField
                 label={`${index + 1} aft`}
                 kind="length"

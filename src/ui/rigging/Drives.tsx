@@ -184,8 +184,13 @@ export function InTheWind({ design }: { readonly design: Design }) {
       {design.dragItems.map((item) => {
         const name = item.name || item.id;
         return (
-          <div key={item.id} className="grid grid-cols-[1.4fr_1fr_1fr_1fr_28px] items-end gap-1">
-            <TextField label="What" value={name} onCommit={set(field('dragItems', item.id, 'name'))} />
+          <div key={item.id} className="grid grid-cols-[1fr_1fr_1fr_28px] items-end gap-1">
+            <TextField
+              className="col-span-4"
+              label="What"
+              value={name}
+              onCommit={set(field('dragItems', item.id, 'name'))}
+            />
             {item.form ? (
               <span className="pb-1 text-label text-faint">by its form</span>
             ) : (

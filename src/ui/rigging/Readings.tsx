@@ -27,10 +27,10 @@ export function Readings({ analysis, placed, frame: { u, side, width }, steeper 
     return surface ? [{ line, surface, root: surface.stations[0]! }] : [];
   });
   const middles = lines.map(({ root }) => u(millimetresFromMetres(root.x + root.chord / 2)));
-  const places = spacedLabels(middles, Math.min(WIDTH, width / Math.max(1, lines.length)), [
-    WIDTH / 2,
-    width - WIDTH / 2,
-  ]);
+  const room = Math.min(WIDTH, width / Math.max(1, lines.length));
+  // Where there is no room for sentences, the table among the inputs has them.
+  const isNarrow = room < WIDTH;
+  const places = spacedLabels(middles, room, [room / 2, width - room / 2]);
   return (
     <g fontSize={12} data-testid="readings" aria-hidden="true">
       {lines.map(({ line, surface, root }, index) => {
@@ -51,18 +51,36 @@ export function Readings({ analysis, placed, frame: { u, side, width }, steeper 
               />
               <circle cx={Math.max(-9, Math.min(9, -tilt / 2))} cy={-7} r={2.6} fill="var(--color-balance)" />
             </g>
-            <text x={places[index]!} y={TOP} textAnchor="middle" fill="var(--color-graphite)" fontWeight={500}>
-              {surface.source.name || surface.id}: meter shows {decimal(degreesFromRadians(line.faceReadingFlown), 1)}°
-            </text>
-            <text x={places[index]!} y={TOP + 14} textAnchor="middle" fill="var(--color-faint)">
-              {FACE_WORDS[line.face].replace('meter ', '')}
-            </text>
-            <text x={places[index]!} y={TOP + 28} textAnchor="middle" fill="var(--color-faint)">
-              meets the air at {decimal(degreesFromRadians(line.againstAir), 1)}°
-            </text>
+            {wordsOf(line, surface.source.name || surface.id, isNarrow).map((words, row) => (
+              <text
+                key={row}
+                x={places[index]!}
+                y={TOP + 14 * row}
+                textAnchor="middle"
+                fill={row === 0 ? 'var(--color-graphite)' : 'var(--color-faint)'}
+                fontWeight={row === 0 ? 500 : undefined}
+              >
+                {words}
+              </text>
+            ))}
           </g>
         );
       })}
     </g>
   );
 }
+
+/** Three lines on one surface, or the short of it. */
+function wordsOf(
+  { faceReadingFlown, againstAir, face }: Analysis['rigging']['surfaces'][number],
+  name: string,
+  isNarrow: boolean,
+): readonly string[] {
+  const [shows, air] = [faceReadingFlown, againstAir].map((angle) => `${decimal(degreesFromRadians(angle), 1)}°`);
+  return isNarrow
+    ? [name.length > LONGEST ? `${name.slice(0, LONGEST - 1)}…` : name, `meter ${shows}`, `to the air ${air}`]
+    : [`${name}: meter shows ${shows}`, FACE_WORDS[face].replace('meter ', ''), `meets the air at ${air}`];
+}
+
+/** Letters of a name for which there is room at least. */
+const LONGEST = 14;

@@ -46,7 +46,7 @@ export function PlotFrame({ box, x, y, children }: PlotFrameProps) {
       </g>
       <g aria-hidden="true">
         {u.ticks(x.ticks ?? 6).map((tick) => (
-          <text key={tick} x={u(tick)} y={bottom + 13} textAnchor="middle">
+          <text key={tick} x={u(tick)} y={bottom + 15} textAnchor="middle">
             {x.format(tick)}
           </text>
         ))}
@@ -55,7 +55,7 @@ export function PlotFrame({ box, x, y, children }: PlotFrameProps) {
             {y.format(tick)}
           </text>
         ))}
-        <text x={box.left + box.width / 2} y={bottom + 28} textAnchor="middle" fontSize={12}>
+        <text x={box.left + box.width / 2} y={bottom + 29} textAnchor="middle" fontSize={12}>
           <Typeset text={x.name} inDrawing />
         </text>
         <text x={box.left - 28} y={box.top - 22} fontSize={12}>

@@ -38,7 +38,12 @@ export function PlaceFields({ design, surface }: { readonly design: Design; read
       aside={<IconButton label={`Take ${name} out`} icon={<Trash2 size={15} />} onClick={remove} />}
     >
       <div className="grid grid-cols-3 gap-x-2 gap-y-1.5">
-        <TextField label="Name" value={name} onCommit={set(field('surfaces', surface.id, 'name'))} />
+        <TextField
+          className="col-span-2"
+          label="Name"
+          value={name}
+          onCommit={set(field('surfaces', surface.id, 'name'))}
+        />
         <QuantityField
           label="Incidence"
           kind="angle"

@@ -123,6 +123,10 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
   const fin = isFin(surface);
   const fields = useMemo(() => fieldsOf(map, across, areas), [map, across, areas]);
   const { minimumStaticMargin, maximumStaticMargin } = design.balance;
+  const lines = [
+    ...(fin ? [] : linesOf(fields.margin, 'margin', { u, v, box })),
+    ...linesOf(fields.yaw, 'yaw', { u, v, box }),
+  ];
   return (
     <>
       <svg
@@ -144,8 +148,7 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
                 fillRule="evenodd"
               />
             )}
-            {!fin && <Lines field={fields.margin} look="margin" {...{ u, v, box }} />}
-            <Lines field={fields.yaw} look="yaw" {...{ u, v, box }} />
+            <Lines lines={lines} />
             <Computed map={map} place={(a, b) => [u(across.to(a)), v(areas.to(b))]} />
           </g>
           {kind === 'arm' && (
@@ -185,33 +188,49 @@ const LOOKS = {
 /** Not more lines than this of one kind. */
 const MOST_LINES = 8;
 
-interface LinesProps {
-  readonly field: Field;
-  readonly look: keyof typeof LOOKS;
-  readonly u: Scale;
-  readonly v: Scale;
-  readonly box: Box;
+type Look = keyof typeof LOOKS;
+
+interface NamedLine {
+  readonly look: Look;
+  readonly name: string;
+  readonly line: Places;
+  /** Where its name stands. */
+  readonly end: readonly [number, number];
 }
 
-/** Lines of equal value on round numbers, named at their end outside the map. */
-function Lines({ field, look, u, v, box }: LinesProps) {
+/** Lines of equal value on round numbers. */
+function linesOf(field: Field, look: Look, { u, v, box }: { u: Scale; v: Scale; box: Box }): NamedLine[] {
   const known = field.values.flat().filter(Number.isFinite);
   const [low, high] = [Math.min(...known), Math.max(...known)];
   const step = STEPS[look].find((candidate) => (high - low) / candidate <= MOST_LINES) ?? STEPS[look].at(-1)!;
   const levels = Array.from({ length: MOST_LINES + 2 }, (_, index) => (Math.ceil(low / step) + index) * step).filter(
     (level) => level <= high,
   );
-  const name = (level: number) => (look === 'margin' ? `${decimal(level * 100, 0)} %` : decimal(level, 3));
-  const drawn = levels.flatMap((level) =>
-    isolines(field, level).map((line) => ({ level, line: line.map(([a, b]) => [u(a), v(b)] as const) })),
+  return levels.flatMap((level) =>
+    isolines(field, level).map((points) => {
+      const line = points.map(([a, b]) => [u(a), v(b)] as const);
+      const name = look === 'margin' ? `${decimal(level * 100, 0)} %` : decimal(level, 3);
+      return { look, name, line, end: endOf(line, box, look) };
+    }),
   );
-  const ends = drawn.map(({ level, line }) => ({ level, end: endOf(line, box, look) }));
+}
+
+/** Room that the name of a line takes [px]. */
+const NAME = { width: 32, height: 13 } as const;
+
+/** Lines, each named at its end outside the map where there is room beside the names that are there. */
+function Lines({ lines }: { readonly lines: readonly NamedLine[] }) {
+  const named = lines.reduce<readonly NamedLine[]>((kept, one) => {
+    const meets = ({ end: [x, y] }: NamedLine) =>
+      Math.abs(x - one.end[0]) < NAME.width && Math.abs(y - one.end[1]) < NAME.height;
+    return kept.some(meets) ? kept : [...kept, one];
+  }, []);
   return (
     <g>
-      {drawn.map(({ line }, index) => (
+      {lines.map(({ line, look }, index) => (
         <path key={index} d={pathThrough(line)} fill="none" {...LOOKS[look]} />
       ))}
-      {ends.map(({ level, end: [x, y] }, index) => (
+      {named.map(({ look, name, end: [x, y] }, index) => (
         <text
           key={index}
           x={x}
@@ -220,7 +239,7 @@ function Lines({ field, look, u, v, box }: LinesProps) {
           textAnchor={look === 'margin' ? 'start' : 'middle'}
           fill={LOOKS[look].stroke}
         >
-          {name(level)}
+          {name}
         </text>
       ))}
     </g>
