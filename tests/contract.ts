@@ -33,4 +33,16 @@ export const CONTRACT: Readonly<Record<string, readonly string[]>> = {
   drag: ['induced', 'spanEfficiency', 'profile', 'total'],
   speeds: ['stall', 'approach', 'bestGlide', 'minimumSink', 'pitchFloor'],
   window: ['forward', 'aft', 'forwardBecause', 'aftBecause'],
+  strength: [
+    'breakingLoadFactor',
+    'breaksAt',
+    'tipDeflection',
+    'tipTwist',
+    'divergenceSpeed',
+    'aileronReversalSpeed',
+    'boomPitchFactor',
+    'boomYawFactor',
+    'rudderReversalSpeed',
+    'servoTorque',
+  ],
 };

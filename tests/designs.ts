@@ -84,5 +84,5 @@ export function simpleAircraft(massX = 90, more: Partial<DesignInput> = {}): Des
 export function boxBody(width: number, length = 800) {
   const frame = (x: number) => ({ x, width, top: 20, bottom: -20 });
   const frames = [frame(0), frame(length)];
-  return { id: 'boom', name: '', kind: 'box', mirrored: false, position: { x: 0, y: 0, z: 30 }, frames };
+  return { id: 'boom', name: '', kind: 'box', mirrored: false, position: { x: 0, y: 0, z: 30 }, frames, rods: [] };
 }

@@ -29,6 +29,7 @@ export const addSpar = (surface: string, stock: RodStock): AppThunk<EditOutcome>
     const reach = 0.85;
     const spar: Spar = {
       ...stock,
+      level: 'middle',
       id: freshId('rod', current.spars),
       start: { distanceFromRoot: 0, x: Math.round(0.3 * root.chord) },
       end: {

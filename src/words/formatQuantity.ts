@@ -114,6 +114,8 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
       return [value, ' N', 2];
     case 'moment':
       return [value, ' N·m', 2];
+    case 'stiffness':
+      return [value, ' N·m²', 2];
     case 'wingLoading':
       return units.mass === 'oz'
         ? [gramsFromKilograms(value) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]

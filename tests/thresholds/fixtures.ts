@@ -115,6 +115,7 @@ export const gap = (room: number) =>
           mirrored: false,
           position: { x: 0, y: 0, z: 30 },
           frames: [0, 800].map((x) => ({ x, width: 2 * (22 - room), top: 20, bottom: -20 })),
+          rods: [],
         },
       ],
     ],

@@ -1,6 +1,6 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Section } from '@/core/2-document/schema/section';
-import type { Body, Material } from '@/core/2-document/schema/airframe';
+import { type Body, type Material, materialSchema } from '@/core/2-document/schema/airframe';
 import { type Contour, contourOf } from '@/core/3-shape/section/contour';
 import { buildOf } from '@/core/3-shape/section/kinds';
 import type { SectionSheet } from '@/core/3-shape/section/sheet';
@@ -42,15 +42,7 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
 }
 
 /** Spreads a weighed mass when nothing says how it is built. */
-const PLACEHOLDER: Material = {
-  id: 'sheet',
-  name: '',
-  thickness: 5,
-  arealDensity: 400,
-  faces: 'both',
-  sheetLength: 1000,
-  sheetWidth: 700,
-};
+const PLACEHOLDER: Material = materialSchema.parse({ id: 'sheet', thickness: 5, arealDensity: 400 });
 
 function scaledTo(elements: MassElement[], measured: number | undefined, spread: () => MassElement[]): MassElement[] {
   if (measured === undefined) return elements;
@@ -116,6 +108,9 @@ function fastenings(
   return factor > 0 ? board.map((element) => ({ ...element, mass: element.mass * factor })) : [];
 }
 
+/** Pieces of a rod that carry its mass. */
+const ROD_PIECES = 8;
+
 function sparElements(surface: PlacedSurface): MassElement[] {
   const root = surface.stations[0]!;
   return surface.source.spars.flatMap((spar) => {
@@ -127,11 +122,10 @@ function sparElements(surface: PlacedSurface): MassElement[] {
     const end = at(spar.end);
     const length = Math.hypot(...start.map((value, axis) => end[axis]! - value));
     const mass = kilogramsFromGrams(spar.linearDensity * length);
-    const pieces = 8;
-    return Array.from({ length: pieces }, (_, piece) => {
-      const share = (piece + 0.5) / pieces;
+    return Array.from({ length: ROD_PIECES }, (_, piece) => {
+      const share = (piece + 0.5) / ROD_PIECES;
       const centre = start.map((value, axis) => value + (end[axis]! - value) * share) as [number, number, number];
-      return onBothSides(surface.mirrored, mass / pieces, centre, [0, length / pieces, 0]);
+      return onBothSides(surface.mirrored, mass / ROD_PIECES, centre, [0, length / ROD_PIECES, 0]);
     }).flat();
   });
 }
@@ -145,10 +139,35 @@ export function bodyElements(design: Design, body: Body): MassElement[] {
     : material && construction
       ? sheetElements(body, construction, material.arealDensity)
       : [];
-  const elements = construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built;
+  const elements = [
+    ...(construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built),
+    ...bodyRods(body),
+  ];
   return scaledTo(elements, body.measuredMass, () => {
     const spread = skinElements(body, PLACEHOLDER.arealDensity);
     return totalOf(spread) > 0 ? spread : lineElements(body);
+  });
+}
+
+/** Rods laid along a body, in pieces as rods of surfaces are. */
+function bodyRods({ rods, position, mirrored }: Body): MassElement[] {
+  const [originX, originY, originZ] = vectorFromPoint(position);
+  return rods.flatMap((rod) => {
+    const from = metresFromMillimetres(rod.from);
+    const length = metresFromMillimetres(rod.to - rod.from);
+    const mass = kilogramsFromGrams(rod.linearDensity * length);
+    const y = metresFromMillimetres(rod.y);
+    return Array.from({ length: ROD_PIECES }, (_, piece) => {
+      const x = originX + from + ((piece + 0.5) / ROD_PIECES) * length;
+      const place = (side: number) =>
+        onBothSides(
+          mirrored,
+          mass / ROD_PIECES,
+          [x, originY + side * y, originZ + metresFromMillimetres(rod.z)],
+          [length / ROD_PIECES, 0, 0],
+        );
+      return [...place(1), ...(rod.mirrored ? place(-1) : [])];
+    }).flat();
   });
 }
 

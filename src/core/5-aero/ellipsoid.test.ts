@@ -51,6 +51,7 @@ describe('a straight fuselage', () => {
               mirrored: false,
               position: { x: 300, y: 0, z: 0 },
               frames: [frame(0, size), frame(length, size)],
+              rods: [],
             },
           ],
         },

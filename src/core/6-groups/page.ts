@@ -18,6 +18,7 @@ import { slipstream } from './slipstream/slipstream';
 import { spanLoading } from './spanLoading/spanLoading';
 import { speeds } from './speeds/speeds';
 import { stall } from './stall/stall';
+import { strength } from './strength/strength';
 import { tails } from './tails/tails';
 import { tilt } from './tilt/tilt';
 import { trim } from './trim/trim';
@@ -30,7 +31,7 @@ import { window } from './window/window';
  * The whole story of one design, in order: what coefficients refer to, what it
  * weighs, when it stalls, how it holds itself in pitch, roll and yaw and how
  * sure that is, what level flight asks, how fast it flies, where it may balance, what its angles
- * and its sticks do, how it moves, and what is worth knowing beside it.
+ * and its sticks do, how it moves, what is worth knowing beside it, and what bends and breaks.
  * A group reads only groups above it and is computed when it is asked for.
  */
 export const GROUPS = [
@@ -60,6 +61,7 @@ export const GROUPS = [
   wetted,
   ceilings,
   wind,
+  strength,
 ] as const satisfies readonly Group[];
 
 type GroupOf = (typeof GROUPS)[number];

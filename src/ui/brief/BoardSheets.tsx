@@ -2,7 +2,7 @@ import { squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Material } from '@/core/2-document/schema/airframe';
+import { type Material, materialSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { BOARDS, SHEET_SIZES } from '@/core/2-document/catalogue/boards';
 import { editDesign, setFields } from '@/store/edit';
@@ -33,16 +33,7 @@ export function BoardSheets({ design }: { readonly design: Design }) {
   const add = () => {
     let number = design.materials.length + 1;
     while (design.materials.some(({ id }) => id === `board-${number}`)) number++;
-    const sheet: Material = {
-      id: `board-${number}`,
-      name: `Board ${number}`,
-      thickness: 5,
-      arealDensity: 400,
-      faces: 'both',
-      sheetLength: 1000,
-      sheetWidth: 700,
-    };
-    put(sheet);
+    put(materialSchema.parse({ id: `board-${number}`, name: `Board ${number}`, thickness: 5, arealDensity: 400 }));
   };
   return (
     <Section

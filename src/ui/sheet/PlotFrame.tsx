@@ -46,16 +46,16 @@ export function PlotFrame({ box, x, y, children }: PlotFrameProps) {
       </g>
       <g aria-hidden="true">
         {u.ticks(x.ticks ?? 6).map((tick) => (
-          <text key={tick} x={u(tick)} y={bottom + 15} textAnchor="middle">
+          <text key={tick} x={u(tick)} y={bottom + 16} textAnchor="middle">
             {x.format(tick)}
           </text>
         ))}
         {v.ticks(y.ticks ?? 5).map((tick) => (
-          <text key={tick} x={box.left - 5} y={v(tick) + 4} textAnchor="end">
+          <text key={tick} x={box.left - 5} y={v(tick) + 3} textAnchor="end">
             {y.format(tick)}
           </text>
         ))}
-        <text x={box.left + box.width / 2} y={bottom + 29} textAnchor="middle" fontSize={12}>
+        <text x={box.left + box.width / 2} y={bottom + 30} textAnchor="middle" fontSize={12}>
           <Typeset text={x.name} inDrawing />
         </text>
         <text x={box.left - 28} y={box.top - 22} fontSize={12}>

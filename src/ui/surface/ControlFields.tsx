@@ -1,6 +1,6 @@
 import { CheckField } from '../fields/CheckField';
 import { field } from '@/core/2-document/edit/field';
-import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
+import { type Control, type ControlFunction, servoSchema, type Surface } from '@/core/2-document/schema/surface';
 import { linkageTravel } from '@/core/6-groups/feel/linkage';
 import { decimal } from '@/words/formatQuantity';
 import { setFields } from '@/store/edit';
@@ -139,10 +139,7 @@ function LinkageFields({ surface, control }: ControlProps) {
     </>
   ) : (
     <div className="flex items-end">
-      <Button
-        className="w-full"
-        onClick={() => dispatch(setFields([field(...of, 'servo').to({ travel: 45, arm: 12, horn: 15 })]))}
-      >
+      <Button className="w-full" onClick={() => dispatch(setFields([field(...of, 'servo').to(servoSchema.parse({}))]))}>
         Add linkage
       </Button>
     </div>

@@ -17,6 +17,8 @@ export type MetresPerSecond = In<'m/s'>;
 export type Seconds = In<'s'>;
 export type Newtons = In<'N'>;
 export type Pascals = In<'Pa'>;
+export type NewtonMetres = In<'N·m'>;
+export type NewtonCentimetres = In<'N·cm'>;
 export type KilogramsPerCubicMetre = In<'kg/m³'>;
 export type KilogramsPerSquareMetre = In<'kg/m²'>;
 export type KilogramsPerMetre = In<'kg/m'>;
@@ -43,6 +45,9 @@ export const squareMillimetresFromSquareMetres = (area: SquareMetres): SquareMil
 export const kilogramsPerSquareMetre = (density: GramsPerSquareMetre): KilogramsPerSquareMetre => density / 1000;
 /** Rods and joints: g/m to kg/m. */
 export const kilogramsPerMetre = (density: GramsPerMetre): KilogramsPerMetre => density / 1000;
+
+/** Torque of servos. */
+export const newtonMetresFromNewtonCentimetres = (torque: NewtonCentimetres): NewtonMetres => torque / 100;
 
 /** By definition: the international inch, and the ounce as a sixteenth of the pound of 453.59237 g. */
 export const MILLIMETRES_PER_INCH = 25.4;

@@ -21,4 +21,5 @@ export const SI_SYMBOL = {
   wingLoading: 'kg/m²',
   force: 'N',
   moment: 'N·m',
+  stiffness: 'N·m²',
 } as const;

@@ -3,7 +3,7 @@ import type { Surface } from '../schema/surface';
 /** What a rod is by itself, wherever it is laid. */
 export type RodStock = Pick<
   Surface['spars'][number],
-  'name' | 'linearDensity' | 'shape' | 'width' | 'height' | 'innerDiameter' | 'material'
+  'name' | 'linearDensity' | 'shape' | 'width' | 'height' | 'innerDiameter' | 'material' | 'sagTest'
 >;
 
 /** Grams a metre of a section in mm² of a density in g/cm³, to a tenth. */

@@ -1,6 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 import { rodsWithShapes } from './rodsWithShapes';
+import { strengthInputs } from './strengthInputs';
 import { tagsViewsUnderlays } from './tagsViewsUnderlays';
 
 /**
@@ -15,6 +16,7 @@ export const MIGRATIONS: readonly Step[] = [
   controlsWithNeutrals,
   rodsWithShapes,
   tagsViewsUnderlays,
+  strengthInputs,
 ];
 
 /** Brings a document of an older version to the newest one. */

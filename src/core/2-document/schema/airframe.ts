@@ -7,7 +7,54 @@ export const fastenings = {
   glueDensity: bounded('linearDensity', 'Glue per joint length').default(8),
   tapeArea: z.number().min(0).max(1e8).default(0).meta({ description: 'Tape or covering, all of the part [mm²]' }),
   tapeDensity: bounded('arealDensity', 'Tape or covering').default(50),
+  covering: z
+    .enum(['tape', 'film', 'tissue', 'glass', 'paint'])
+    .default('tape')
+    .meta({ description: 'What that tape or covering is; it stiffens the faces it lies on' }),
 };
+
+const STRIP = 'of a strip that is held at one end and loaded at the other';
+
+/** A strip or rod that was bent: how far it sank under a weight. */
+export const sagTest = {
+  length: bounded('size', `Free length ${STRIP}`),
+  weight: bounded('mass', 'Weight at its end'),
+  sag: bounded('size', 'How far the end sank by that weight'),
+};
+
+/** A rod laid lengthwise, along a surface or a body. */
+export const rodStock = {
+  linearDensity: bounded('linearDensity', 'Mass per length').default(0),
+  shape: z
+    .enum(['rectangle', 'round', 'tube'])
+    .default('rectangle')
+    .meta({ description: 'Stick or flat bar, full round rod, or round tube' }),
+  width: bounded('size', 'Width; of a round rod or tube its outer diameter').default(0),
+  height: bounded('size', 'Height; a round rod or tube has none beside its diameter').default(0),
+  innerDiameter: bounded('size', 'Inner diameter of a tube').default(0),
+  material: shortText('What it is made of').default(''),
+  sagTest: z
+    .strictObject(sagTest)
+    .optional()
+    .meta({ description: 'How far such a rod was bent; replaces what its material is taken for' }),
+};
+
+/** A tube has a wall. */
+export function checkTubes(
+  rods: readonly { readonly shape: string; readonly width: number; readonly innerDiameter: number }[],
+  path: string,
+  context: z.RefinementCtx,
+): void {
+  rods.forEach(({ shape, width, innerDiameter }, index) => {
+    if (shape === 'tube' && width > 0 && innerDiameter >= width) {
+      context.addIssue({
+        code: 'custom',
+        path: [path, index, 'innerDiameter'],
+        message: `must be less than the outer diameter of ${width} mm`,
+      });
+    }
+  });
+}
 
 /** Fuselages, pods and booms: a row of frames along the datum. */
 export const bodySchema = z
@@ -61,6 +108,27 @@ export const bodySchema = z
       })
       .optional()
       .meta({ description: 'What it is made of; without it the body weighs nothing' }),
+    rods: z
+      .array(
+        z
+          .strictObject({
+            id: identifier('Name of the rod'),
+            name: shortText('Name in words').default(''),
+            from: bounded('offset', 'Front end, aft of the body position'),
+            to: bounded('offset', 'Rear end, aft of the body position'),
+            y: bounded('offset', 'To the right of the middle of the body').default(0),
+            z: bounded('offset', 'Above the body position').default(0),
+            mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
+            ...rodStock,
+          })
+          .refine(({ from, to }) => to - from >= 1, {
+            path: ['to'],
+            error: 'must lie at least 1 mm aft of its front end',
+          }),
+      )
+      .max(12)
+      .default([])
+      .meta({ description: 'Rods, sticks and tubes laid along it, such as a boom that is a tube' }),
     asBuilt: z
       .strictObject({
         twist: bounded('twist', 'Tail against wing seen from behind, right side down positive').optional(),
@@ -70,6 +138,7 @@ export const bodySchema = z
     measuredMass: bounded('mass', 'Weighed mass; replaces the computed one').optional(),
   })
   .superRefine((body, context) => {
+    checkTubes(body.rods, 'rods', context);
     body.construction?.doublers.forEach(({ from, to }, index) => {
       if (to - from < 1) {
         context.addIssue({
@@ -107,6 +176,23 @@ export const materialSchema = z.strictObject({
     .enum(['both', 'one', 'none'])
     .default('both')
     .meta({ description: 'Paper left on both faces, one, or none' }),
+  core: z
+    .enum(['extruded', 'bead', 'polypropylene', 'wood'])
+    .default('extruded')
+    .meta({ description: 'What it is within: extruded or bead polystyrene, bead polypropylene, light wood' }),
+  faceDensity: bounded('arealDensity', 'Paper of one face').default(110),
+  sagTest: z
+    .strictObject({ ...sagTest, width: bounded('size', 'Width of that strip') })
+    .optional()
+    .meta({ description: 'How far a strip of it was bent; replaces the stiffness it is taken for' }),
+  breakTest: z
+    .strictObject({
+      length: bounded('size', `Free length ${STRIP}`),
+      width: bounded('size', 'Width of that strip'),
+      weight: bounded('mass', 'Weight at its end under which it gave way'),
+    })
+    .optional()
+    .meta({ description: 'What broke a strip of it; replaces the strength it is taken for' }),
   sheetLength: bounded('size', 'Length of one sheet').default(1000),
   sheetWidth: bounded('size', 'Width of one sheet').default(700),
 });
@@ -173,6 +259,10 @@ export const massItemSchema = z.strictObject({
     .default(false)
     .meta({ description: 'True when its box stands out in the wind, such as a servo on the outside' }),
   attachment: attachmentSchema.default({ kind: 'fixed' }),
+  heldBy: z
+    .enum(['strap', 'hookAndLoop', 'glue', 'screws'])
+    .optional()
+    .meta({ description: 'What holds it in its place; what that bears is then checked' }),
   view: z
     .strictObject({
       fieldOfView: z.number().min(5).max(175).default(70).meta({ description: 'Angle across the picture [°]' }),

@@ -6,7 +6,7 @@ import { checkReferences } from './references';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 5;
+export const DESIGN_VERSION = 6;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),
@@ -21,6 +21,13 @@ export const balanceAimsSchema = z.strictObject({
     'liftCoefficient',
     'Maximum lift coefficient to use instead of the computed one',
   ).optional(),
+});
+
+export const loadsSchema = z.strictObject({
+  diveAngle: bounded('dive', 'Steepest dive it is flown in, power off').default(45),
+  diveHeight: bounded('drop', 'Height lost in that dive').default(40),
+  landingSink: bounded('sink', 'Sinking speed at which it touches the ground').default(1.5),
+  landingTravel: bounded('size', 'Way over which legs or belly give').default(12),
 });
 
 export const levellingSchema = z.strictObject({
@@ -81,6 +88,7 @@ export const designSchema = z
     conditions: flightConditionsSchema.prefault({}).meta({ description: 'Where and how fast it flies' }),
     balance: balanceAimsSchema.prefault({}).meta({ description: 'Aims for the balance' }),
     ...LISTS,
+    loads: loadsSchema.prefault({}).meta({ description: 'What it must bear beside level flight' }),
     mode: identifier('Flight mode that is flown and computed; without it as drawn').optional(),
     levelling: levellingSchema.prefault({}).meta({ description: 'Where the level is laid to set the datum level' }),
     basedOn: identifier('Revision that this state grew from').optional(),

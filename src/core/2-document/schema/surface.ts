@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fastenings } from './airframe';
+import { checkTubes, fastenings, rodStock } from './airframe';
 import { bounded, identifier, point, shortText } from './limits';
 import { SURFACE_ROLES } from './roles';
 import { sectionSchema } from './section';
@@ -17,6 +17,22 @@ export const stationSchema = z.strictObject({
   ).default(0),
   twist: bounded('twist', 'Nose-up angle against the root; washout is negative at the tip').default(0),
   section: sectionSchema.default({ kind: 'flatPlate', thickness: 5, edge: 'square' }),
+});
+
+/** Servo, pushrod and horn of one control. */
+export const servoSchema = z.strictObject({
+  travel: bounded('deflection', 'Travel of the servo arm each way').default(45),
+  arm: bounded('size', 'Length of the servo arm').default(12),
+  horn: bounded('size', 'Height of the control horn above the hinge').default(15),
+  torque: bounded('torque', 'What the servo turns with before it stops').optional(),
+  slop: bounded('size', 'Free play of the pushrod at the horn').default(0.2),
+  pushrod: z
+    .strictObject({
+      length: bounded('size', 'Length between the places where it is held'),
+      ...rodStock,
+    })
+    .optional()
+    .meta({ description: 'Pushrod from servo to horn; checked for buckling' }),
 });
 
 export const controlSchema = z.strictObject({
@@ -49,14 +65,7 @@ export const controlSchema = z.strictObject({
   throwDown: bounded('deflection', 'Travel from there with the trailing edge down (for a fin: to the right)').default(
     20,
   ),
-  servo: z
-    .strictObject({
-      travel: bounded('deflection', 'Travel of the servo arm each way').default(45),
-      arm: bounded('size', 'Length of the servo arm').default(12),
-      horn: bounded('size', 'Height of the control horn above the hinge').default(15),
-    })
-    .optional()
-    .meta({ description: 'Linkage that moves the control' }),
+  servo: servoSchema.optional().meta({ description: 'Linkage that moves the control' }),
   asBuilt: z
     .strictObject({
       left: bounded('turn', 'Measured on the left side with the stick in the middle, trailing edge down').optional(),
@@ -77,15 +86,11 @@ export const sparSchema = z.strictObject({
     distanceFromRoot: bounded('distanceFromRoot', 'Outer end, along the board'),
     x: bounded('offset', 'Outer end aft of the root leading edge'),
   }),
-  linearDensity: bounded('linearDensity', 'Mass per length').default(0),
-  shape: z
-    .enum(['rectangle', 'round', 'tube'])
-    .default('rectangle')
-    .meta({ description: 'Stick or flat bar, full round rod, or round tube' }),
-  width: bounded('size', 'Width; of a round rod or tube its outer diameter').default(0),
-  height: bounded('size', 'Height; a round rod or tube has none beside its diameter').default(0),
-  innerDiameter: bounded('size', 'Inner diameter of a tube').default(0),
-  material: shortText('What it is made of').default(''),
+  ...rodStock,
+  level: z
+    .enum(['upper', 'middle', 'lower'])
+    .default('middle')
+    .meta({ description: 'Where it lies in the section: under the upper face, midway, or on the lower face' }),
 });
 
 const sideSchema = z.strictObject({
@@ -124,6 +129,26 @@ export const surfaceSchema = z
       .meta({
         description: 'What the board parts are made of; without it the surface weighs nothing',
       }),
+    joint: z.enum(['onePiece', 'braced', 'taped', 'glued', 'joiner']).default('onePiece').meta({
+      description:
+        'How left and right are joined at the root: one piece, butted with a brace as strong as the board, butted and taped on both faces, butted and glued only, or pushed over rods that run through',
+    }),
+    mount: z
+      .strictObject({
+        kind: z
+          .enum(['glued', 'taped', 'bands', 'screws'])
+          .default('glued')
+          .meta({ description: 'How it is held on its body' }),
+        bands: z.int().min(1).max(40).default(6).meta({ description: 'Rubber bands that cross it' }),
+        bandPull: bounded('pull', 'Pull of one strand as it is stretched').default(6),
+        bandWidth: bounded('size', 'Width of one strand').default(6),
+        hasEdgeGuard: z
+          .boolean()
+          .default(false)
+          .meta({ description: 'True when a stick or tape guards the board where bands bite' }),
+      })
+      .prefault({})
+      .meta({ description: 'How it is held on its body' }),
     measuredMass: bounded(
       'mass',
       'Weighed mass of the whole surface, both sides; replaces the computed one',
@@ -174,15 +199,7 @@ export const surfaceSchema = z
         message: 'must not be negative: a mirrored surface is drawn on the right side',
       });
     }
-    surface.spars.forEach(({ shape, width, innerDiameter }, index) => {
-      if (shape === 'tube' && width > 0 && innerDiameter >= width) {
-        context.addIssue({
-          code: 'custom',
-          path: ['spars', index, 'innerDiameter'],
-          message: `must be less than the outer diameter of ${width} mm`,
-        });
-      }
-    });
+    checkTubes(surface.spars, 'spars', context);
     surface.controls.forEach((control, index) => {
       if (control.to - control.from < 0.01) {
         context.addIssue({

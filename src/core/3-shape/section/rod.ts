@@ -3,13 +3,15 @@ import type { Surface } from '@/core/2-document/schema/surface';
 
 type RodShape = Pick<Surface['spars'][number], 'shape' | 'width' | 'height' | 'innerDiameter'>;
 
-/** A rod seen from its end, bent upwards. */
+/** A rod seen from its end. */
 export interface RodSection {
   readonly area: SquareMetres;
   readonly height: Metres;
-  /** Second moment of area about its own middle [m⁴]. */
+  readonly width: Metres;
+  /** Second moment of area about its own middle, bent upwards and sideways [m⁴]. */
   readonly secondMoment: number;
-  /** Section modulus, second moment over half the height [m³]; 0 for a rod without size. */
+  readonly sideways: number;
+  /** Section modulus upwards, second moment over half the height [m³]; 0 for a rod without size. */
   readonly modulus: number;
 }
 
@@ -20,11 +22,14 @@ export interface RodSection {
 export function rodSection({ shape, width, height, innerDiameter }: RodShape): RodSection {
   const [w, h] = [metresFromMillimetres(width), metresFromMillimetres(shape === 'rectangle' ? height : width)];
   const inner = shape === 'tube' ? Math.min(h, metresFromMillimetres(innerDiameter)) : 0;
-  const secondMoment = shape === 'rectangle' ? (w * h ** 3) / 12 : (Math.PI * (h ** 4 - inner ** 4)) / 64;
+  const round = (Math.PI * (h ** 4 - inner ** 4)) / 64;
+  const secondMoment = shape === 'rectangle' ? (w * h ** 3) / 12 : round;
   return {
     area: shape === 'rectangle' ? w * h : (Math.PI * (h ** 2 - inner ** 2)) / 4,
     height: h,
+    width: w,
     secondMoment,
+    sideways: shape === 'rectangle' ? (h * w ** 3) / 12 : round,
     modulus: h > 0 ? (2 * secondMoment) / h : 0,
   };
 }

@@ -1,3 +1,4 @@
+import { servoSchema } from '@/core/2-document/schema/surface';
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { numbersOf } from '../solve';
@@ -9,17 +10,19 @@ import { hornFor, linkageTravel } from './linkage';
 const grid = { strips: 10, chordwise: 4 };
 const numbers = (design = simpleAircraft()) => numbersOf(design, { grid, without: ['remedies'] });
 
+const servo = (given: object) => servoSchema.parse(given);
+
 describe('linkage', () => {
   test('a 12 mm arm through 45° on a 17 mm horn gives 29.9°', () => {
-    expect(linkageTravel({ travel: 45, arm: 12, horn: 17 }).degrees).toBeCloseTo(
+    expect(linkageTravel(servo({ horn: 17 })).degrees).toBeCloseTo(
       (Math.asin((12 * Math.SQRT1_2) / 17) * 180) / Math.PI,
       12,
     );
-    expect(linkageTravel({ travel: 45, arm: 20, horn: 10 })).toEqual({ degrees: 90, binds: true });
+    expect(linkageTravel(servo({ arm: 20, horn: 10 }))).toEqual({ degrees: 90, binds: true });
   });
   test('the horn for a travel gives that travel', () => {
-    const servo = { travel: 50, arm: 11, horn: 14 };
-    expect(linkageTravel({ ...servo, horn: hornFor(servo, 23) }).degrees).toBeCloseTo(23, 10);
+    const given = servo({ travel: 50, arm: 11, horn: 14 });
+    expect(linkageTravel({ ...given, horn: hornFor(given, 23) }).degrees).toBeCloseTo(23, 10);
   });
 });
 

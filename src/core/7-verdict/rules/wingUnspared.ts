@@ -15,7 +15,7 @@ function depthAt({ section, chord }: Station): number {
 
 /** A slender wing of board alone. */
 export const wingUnspared = makeRule(
-  { id: 'wingUnspared', stage: 'wing', source: 'Practice of the field; the strength itself is not computed here' },
+  { id: 'wingUnspared', stage: 'wing', source: 'Practice of the field' },
   (design) => {
     for (const wing of design.surfaces.filter(isWing)) {
       if (wing.spars.length > 0) continue;
@@ -24,7 +24,7 @@ export const wingUnspared = makeRule(
       if (half / thickness <= SLENDER) continue;
       return {
         severity: 'note',
-        message: say`${nameOf(wing)} reaches ${millimetres(half)} out on a section ${millimetres(thickness, 0)} deep without a rod. Its strength is not computed here: wings as slender as that usually bend and twist; load one by hand before you fly it.`,
+        message: say`${nameOf(wing)} reaches ${millimetres(half)} out on a section ${millimetres(thickness, 0)} deep without a rod. Wings as slender as that usually bend and twist: load one by hand before you fly it.`,
         numbers: { slenderness: plain(half / thickness, 0) },
       };
     }

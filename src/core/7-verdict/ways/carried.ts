@@ -2,8 +2,9 @@ import { isFin, isWing } from '@/core/2-document/schema/roles';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { metresFromMillimetres, type Millimetres } from '@/core/1-base/units/convert';
-import { developedLength, placeAll, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
+import type { Millimetres } from '@/core/1-base/units/convert';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { bodyHalf, placeOnSurface } from '@/core/3-shape/geometry/onSurface';
 import { findJunctions } from '@/core/5-aero/junctions';
 
 /** Parts that move together, by name. */
@@ -17,9 +18,6 @@ export interface Carried {
 type Kind = keyof Carried;
 const KINDS: readonly Kind[] = ['surfaces', 'bodies', 'massItems', 'propulsion'];
 
-/** What is fixed within so much of the chord ahead of the wing or behind it sits on the wing. */
-const NEAR = 0.6;
-
 /**
  * What goes along when the wings are moved: tip fins and whatever else stands
  * on them, servos and drives in or on them outside the fuselage, and what an
@@ -31,20 +29,9 @@ export function carriedByWings(design: Design): Carried {
   const stands = findJunctions(placed).flatMap(({ joining, met }) =>
     wings.has(placed[met]!.id) && isFin(placed[joining]!) && placed[joining]!.mirrored ? [placed[joining]!.id] : [],
   );
-  const half = Math.max(
-    0,
-    ...design.bodies.filter(({ mirrored }) => !mirrored).flatMap(({ frames }) => frames.map(({ width }) => width / 2)),
-  );
+  const half = bodyHalf(design);
   const isOnWing = ({ x, y }: { readonly x: number; readonly y: number }) =>
-    Math.abs(y) > half &&
-    design.surfaces.filter(isWing).some((wing) => {
-      const surface = placeSurface(wing);
-      const out = metresFromMillimetres(Math.abs(y) - wing.position.y);
-      if (out < 0 || out > developedLength(surface)) return false;
-      const { x: edge, chord } = planformAt(surface, out);
-      const aft = metresFromMillimetres(x) - edge;
-      return aft > -NEAR * chord && aft < (1 + NEAR) * chord;
-    });
+    Math.abs(y) > half && placed.some((surface) => wings.has(surface.id) && placeOnSurface(surface, x, y) !== null);
   const ofWing = (item: Design['massItems'][number]) => item.attachment.kind !== 'movesWith' && isOnWing(item.position);
   return withAssemblies(design, {
     surfaces: new Set([...wings, ...stands]),

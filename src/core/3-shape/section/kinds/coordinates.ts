@@ -1,5 +1,6 @@
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
+import { shell } from '../walls';
 import { byThickness, cutFromSheet, type SectionBuild } from './kind';
 
 type Point = readonly [x: number, y: number];
@@ -96,6 +97,7 @@ export const coordinates: SectionBuild<'coordinates'> = {
   contour: ({ points }) => resample(points).contour,
   family: byThickness,
   sheet: (_section, contour) => bothSkins(contour),
+  walls: (_section, contour, chord, sheet) => shell(contour, sheet / chord),
   working: ({ points }) => ({
     formula: 'greatest distance between upper and lower side, over the chord',
     given: [['n', 'Points that were read', points.length, 'ratio']],

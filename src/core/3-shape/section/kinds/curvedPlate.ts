@@ -1,5 +1,6 @@
 import { fromCamber, fromFaces, twoParabolas } from '../faces';
 import { sheetAlong } from '../sheet';
+import { wallAlong } from '../walls';
 import { bluntRear, byThickness, cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 export const curvedPlate: SectionBuild<'curvedPlate'> = {
@@ -16,6 +17,12 @@ export const curvedPlate: SectionBuild<'curvedPlate'> = {
           (x) => line(x) + half + Math.max(0, -line(x)),
           (x) => Math.min(0, line(x)) - half,
         );
+  },
+  walls: ({ camber, camberPosition, openBelow }) => {
+    const plate = wallAlong(twoParabolas(camber, camberPosition), [1, 0]);
+    return openBelow || camber === 0
+      ? { walls: [plate], cell: [], isBlock: false }
+      : { walls: [plate, wallAlong(() => 0, [0, 1], 'film')], cell: [0, 1], isBlock: false };
   },
   family: (camber, thickness) => (thickness > SWOLLEN ? byThickness(camber, thickness) : 'curvedPlate'),
   bluntness: (section, contour) => ({

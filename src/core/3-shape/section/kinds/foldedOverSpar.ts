@@ -4,6 +4,7 @@ import { type Point, polygon } from '../../outline/path';
 import { foldPattern } from '../../pattern/foldPattern';
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
+import { type SectionWalls, skinsOf, wallAlong, webAt } from '../walls';
 import { type Bluntness, bluntRear, type InnerOutline, overSpar, type SectionBuild, THICK } from './kind';
 import { foldNose } from '../foldNose';
 
@@ -68,6 +69,48 @@ function bluntFold(section: SectionOf<'foldedOverSpar'>, contour: Contour, chord
   return { ...bluntRear(section, contour), step: rear > section.sparPosition ? step : 0 };
 }
 
+/** Skins that end this near one another, in boards, are glued there and close the cell. */
+const GLUED = 1.5;
+
+/**
+ * Both skins and the strip of board that stands between them as a spar. They
+ * close the cell where they meet at the trailing edge or where the upper one
+ * comes down; a lower skin that ends short leaves only the part ahead of the
+ * spar closed.
+ */
+function foldedWalls(section: SectionOf<'foldedOverSpar'>, contour: Contour, chord: Millimetres): SectionWalls {
+  const { sparPosition: spar } = section;
+  const { board, end, rear, top, tail } = facesOf(section, chord);
+  const { upper, lower } = skinsOf(contour, board);
+  const gap = top + ((tail - top) * (end - spar)) / Math.max(LEAST_REAR, 1 - spar) - 2 * board;
+  const isClosed = rear < 1 || end >= 1 || gap < GLUED * board;
+  const web = webAt(spar, board, board + section.sparHeight / chord);
+  const closing = rear < 1 ? rear : end;
+  if (!isClosed)
+    return {
+      walls: [
+        wallAlong(upper, [spar, 0]),
+        wallAlong(lower, [0, spar]),
+        web,
+        wallAlong(upper, [spar, 1]),
+        wallAlong(lower, [spar, end]),
+      ],
+      cell: [0, 1, 2],
+      isBlock: false,
+    };
+  const behind = rear < 1 ? lower : upper;
+  return {
+    walls: [
+      wallAlong(upper, [closing, 0]),
+      wallAlong(lower, [0, closing]),
+      web,
+      ...(closing < 1 ? [wallAlong(behind, [closing, 1])] : []),
+    ],
+    cell: [0, 1],
+    isBlock: false,
+  };
+}
+
 /** Width at which a spar is drawn [mm]; it is the web of board that stands in the fold. */
 const SPAR_WIDTH = 2.2;
 
@@ -106,6 +149,7 @@ export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   bluntness: bluntFold,
   sheet: ({ bottomLength, singleFrom }, contour) =>
     singleFrom === undefined ? bothSkins(contour, bottomLength) : bothSkins(contour, 1, singleFrom),
+  walls: foldedWalls,
   isSolid: false,
   within: skinsAndSpar,
   working: ({ boardThickness, sparHeight }) => overSpar(boardThickness, sparHeight),

@@ -1,5 +1,6 @@
 import { type Face, fromCamber, twoParabolas } from '../faces';
 import { solidCore } from '../sheet';
+import { block } from '../walls';
 import { bluntRear, byThickness, filled, type SectionBuild } from './kind';
 
 /** Thickness of the four-digit family with a blunt trailing edge. Source: NACA Report 460, 1933. */
@@ -14,6 +15,7 @@ export const fourDigit: SectionBuild<'fourDigit'> = {
     fromCamber(twoParabolas(camber, camberPosition), fourDigitThickness(thicknessRatio)),
   family: byThickness,
   sheet: (_section, contour, chord) => solidCore(contour, chord),
+  walls: () => block,
   isSolid: true,
   bluntness: bluntRear,
   within: filled,

@@ -5,6 +5,7 @@ import type { Path } from '../../outline/path';
 import type { FoldOptions, FoldPattern } from '../../pattern/foldPattern';
 import type { Contour } from '../faces';
 import type { SectionSheet } from '../sheet';
+import { oneWall, type SectionWalls } from '../walls';
 
 /** How a section behaves in the table of low Reynolds numbers. */
 export const SECTION_FAMILIES = ['flatPlate', 'curvedPlate', 'reflexed', 'folded', 'thick'] as const;
@@ -47,6 +48,8 @@ export interface SectionBuild<Kind extends SectionKind> {
   readonly family: (camber: number, thickness: number) => SectionFamily;
   /** Board it takes, from its contour and its chord [mm]. */
   readonly sheet: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres) => SectionSheet;
+  /** What bears in it, from its contour, its chord and the board of its surface [mm]. */
+  readonly walls: (section: SectionOf<Kind>, contour: Contour, chord: Millimetres, sheet: Millimetres) => SectionWalls;
   /** True when it is cut from a block rather than from sheets. */
   readonly isSolid: boolean;
   /** Where it is blunt, from its contour and its chord [mm]. */
@@ -99,4 +102,10 @@ export const bluntRear = (_section: unknown, { upper, lower }: Contour): Bluntne
   openBays: 0,
 });
 
-export const cutFromSheet = { isSolid: false, pattern: null, within: filled, bluntness: bluntRear } as const;
+export const cutFromSheet = {
+  isSolid: false,
+  pattern: null,
+  within: filled,
+  bluntness: bluntRear,
+  walls: (_section: unknown, contour: Contour): SectionWalls => oneWall(contour),
+} as const;

@@ -1,6 +1,7 @@
 import { fromCamber, twoParabolas } from '../faces';
 import { bothSkins, solidCore } from '../sheet';
 import { fourDigitThickness } from './fourDigit';
+import { shell } from '../walls';
 import { bluntRear, byThickness, filled, type SectionBuild } from './kind';
 
 /** Ribs of board on spars under film: a built-up wing. Spars and edges are rods of the surface. */
@@ -22,6 +23,7 @@ export const ribsUnderFilm: SectionBuild<'ribsUnderFilm'> = {
       film: { weight: skins.lengthRatio * filmDensity, centroid: skins.centroid },
     };
   },
+  walls: (_section, contour) => shell(contour, 0, 'film'),
   isSolid: false,
   within: filled,
   working: ({ thicknessRatio }) => ({

@@ -1,4 +1,5 @@
 import { type Face, fromFaces } from '../faces';
+import { wallAlong } from '../walls';
 import { cutFromSheet, layersOfBoard, type SectionBuild } from './kind';
 
 export const steppedPlate: SectionBuild<'steppedPlate'> = {
@@ -20,6 +21,15 @@ export const steppedPlate: SectionBuild<'steppedPlate'> = {
   },
   family: () => 'flatPlate',
   bluntness: ({ thickness }, _contour, chord) => ({ rear: thickness / chord, step: thickness / chord, openBays: 0 }),
+  walls: ({ thickness, stepPosition, stepSide }, _contour, chord) => {
+    const board = thickness / chord;
+    const beside = stepSide === 'upper' ? board : -board;
+    return {
+      walls: [wallAlong(() => 0, [0, 1]), wallAlong(() => beside, [0, stepPosition])],
+      cell: [],
+      isBlock: false,
+    };
+  },
   sheet: ({ stepPosition }) => {
     const lengthRatio = 1 + stepPosition;
     return { lengthRatio, centroid: (0.5 + stepPosition ** 2 / 2) / lengthRatio };

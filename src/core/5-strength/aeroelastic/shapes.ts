@@ -1,0 +1,40 @@
+import type { Lattice } from '@/core/5-aero/lattice';
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import { factorise, solveFactored } from '@/core/5-aero/luFactors';
+
+/** Shapes in which a surface twists: powers of the share of its span, nothing at its root. */
+export interface TwistShapes {
+  readonly surface: number;
+  /** Values on the strips of the surface, shape by shape. */
+  readonly values: readonly Float64Array[];
+  /** Shares of the shapes that come nearest to given turns of its strips (least squares, by area). */
+  readonly nearest: (turns: Float64Array) => Float64Array;
+}
+
+/** A wing with rods that end twists in more ways than a tail does. */
+const SHAPES = { wing: 4, other: 2 } as const;
+
+/** Twists of one surface. Four powers give any smooth twist to a few thousandths, one with a kink in it to a percent. */
+export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: number, isWing: boolean): TwistShapes {
+  const length = developedLength(surfaces[surface]!);
+  const own = strips.slice(firstStrip[surface]!, firstStrip[surface + 1]!);
+  const count = Math.min(own.length, isWing ? SHAPES.wing : SHAPES.other);
+  const values = Array.from({ length: count }, (_, power) =>
+    Float64Array.from(own, ({ middle }) => (middle / length) ** (power + 1)),
+  );
+  const weights = own.map(({ width, m }) => width * m.chord);
+  const product = (a: Float64Array, b: Float64Array) =>
+    weights.reduce((sum, w, strip) => sum + w * a[strip]! * b[strip]!, 0);
+  const normal = new Float64Array(count * count);
+  values.forEach((a, row) => values.forEach((b, column) => (normal[row * count + column] = product(a, b))));
+  const factors = factorise(normal, count);
+  return {
+    surface,
+    values,
+    nearest: (turns) =>
+      solveFactored(
+        factors,
+        Float64Array.from(values, (shape) => product(shape, turns)),
+      ),
+  };
+}

@@ -1,0 +1,121 @@
+import type { Vector3 } from '@/core/1-base/units/convert';
+import type { InfluenceMatrices } from '@/core/5-aero/influence';
+import type { Parity } from '@/core/5-aero/flowCase';
+import type { Lattice } from '@/core/5-aero/lattice';
+import { solveFactored } from '@/core/5-aero/luFactors';
+import type { BeamLoad } from '../beam/beam';
+
+/**
+ * What every strip of the right half bears per dynamic pressure: force along
+ * its normal (0, −t_z, t_y) [m²] at its quarter chord, and moment nose-up about
+ * its own direction there [m³]. F = 2 q ΣΓ w at unit speed (Kutta–Joukowski in
+ * the free stream; what the strips induce along the chord is of second order).
+ */
+export interface StripLoads {
+  readonly force: Float64Array;
+  readonly moment: Float64Array;
+}
+
+/** Where a strip’s load is counted, share of the chord. */
+const QUARTER = 0.25;
+
+/** Sums circulations of panels into loads of strips. */
+export function stripLoadsOf(
+  { lattice, boundY, boundZ, forceX }: InfluenceMatrices,
+  circulation: Float64Array,
+): StripLoads {
+  const { count } = lattice.cells;
+  const force = new Float64Array(lattice.strips.length);
+  const moment = new Float64Array(lattice.strips.length);
+  lattice.strips.forEach(({ tangentY, tangentZ, m }, strip) => {
+    const quarter = m.x + QUARTER * m.chord;
+    for (let k = 0; k < count; k++) {
+      const panel = strip * count + k;
+      const lift = 2 * circulation[panel]! * (boundY[panel]! * tangentY + boundZ[panel]! * tangentZ);
+      force[strip]! += lift;
+      moment[strip]! -= lift * (forceX[panel]! - quarter);
+    }
+  });
+  return { force, moment };
+}
+
+/** Loads of all strips as they are turned nose-up by given angles [rad]. Centre fins bear nothing where left and right are equal. */
+export function loadsOfTurns(matrices: InfluenceMatrices, parity: Parity, turns: Float64Array): StripLoads {
+  const { lattice } = matrices;
+  const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+  if (half.fault) throw half.fault;
+  const { count } = lattice.cells;
+  const right = new Float64Array(lattice.panels);
+  for (let strip = 0; strip < lattice.strips.length; strip++)
+    if (parity === 'antisymmetric' || lattice.doubled[strip * count])
+      right.fill(-turns[strip]!, strip * count, (strip + 1) * count);
+  return stripLoadsOf(matrices, solveFactored(half.factors, right));
+}
+
+export const normalOf = ({ tangentY, tangentZ }: { readonly tangentY: number; readonly tangentZ: number }): Vector3 => [
+  0,
+  -tangentZ,
+  tangentY,
+];
+
+/** The load of one strip as it lies on its beam [N, N·m]. */
+export function beamLoadOf(lattice: Lattice, strip: number, force: number, moment: number): BeamLoad {
+  const { from, to, a, b, m, width, tangentY, tangentZ } = lattice.strips[strip]!;
+  return {
+    from,
+    to,
+    at: [m.x + QUARTER * m.chord, m.y, m.z],
+    way: [(b.x + QUARTER * b.chord - a.x - QUARTER * a.chord) / width, tangentY, tangentZ],
+    force: [0, -tangentZ * force, tangentY * force],
+    moment: [0, moment * tangentY, moment * tangentZ],
+  };
+}
+
+/** Loads of the strips of one surface at a dynamic pressure. */
+export function surfaceLoads(
+  lattice: Lattice,
+  surface: number,
+  { force, moment }: StripLoads,
+  pressure: number,
+): BeamLoad[] {
+  const loads: BeamLoad[] = [];
+  for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++)
+    loads.push(beamLoadOf(lattice, strip, pressure * force[strip]!, pressure * moment[strip]!));
+  return loads;
+}
+
+/** Weighted sum of loads. */
+export function sumLoads(parts: readonly (readonly [number, StripLoads])[]): StripLoads {
+  const length = parts[0]![1].force.length;
+  const force = new Float64Array(length);
+  const moment = new Float64Array(length);
+  for (const [share, loads] of parts) {
+    if (share === 0) continue;
+    for (let strip = 0; strip < length; strip++) {
+      force[strip]! += share * loads.force[strip]!;
+      moment[strip]! += share * loads.moment[strip]!;
+    }
+  }
+  return { force, moment };
+}
+
+/** Force and moment about a point that loads of strips add up to on both sides, per dynamic pressure [m², m³]. */
+export function totalOf(lattice: Lattice, { force, moment }: StripLoads, parity: Parity, [x0, y0, z0]: Vector3) {
+  const total = [0, 0, 0, 0, 0, 0];
+  lattice.strips.forEach((strip, index) => {
+    const { at, force: push, moment: own } = beamLoadOf(lattice, index, force[index]!, moment[index]!);
+    const [x, y, z] = [at[0] - x0, at[1] - y0, at[2] - z0];
+    const isMirrored = lattice.surfaces[strip.surface]!.mirrored;
+    const even = isMirrored ? (parity === 'symmetric' ? 2 : 0) : 1;
+    const odd = isMirrored ? (parity === 'symmetric' ? 0 : 2) : 1;
+    total[1]! += odd * push[1];
+    total[2]! += even * push[2];
+    total[3]! += odd * (y * push[2] - z * push[1] + own![0]);
+    total[4]! += even * (-x * push[2] + own![1]);
+    total[5]! += odd * (x * push[1] + own![2]);
+  });
+  return {
+    force: [total[0]!, total[1]!, total[2]!] as Vector3,
+    moment: [total[3]!, total[4]!, total[5]!] as Vector3,
+  };
+}

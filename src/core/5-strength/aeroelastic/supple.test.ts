@@ -1,0 +1,195 @@
+import { describe, expect, test } from 'vitest';
+import { expectWithin } from '#/tests/matchers';
+import { simpleAircraft } from '#/tests/designs';
+import type { Vector3 } from '@/core/1-base/units/convert';
+import { prepare } from '@/core/6-groups/solution/prepare';
+import { Solution } from '@/core/6-groups/solution/solution';
+import { numbersOf } from '@/core/6-groups/solve';
+import { designSchema } from '@/core/2-document/schema/design';
+import type { SurfaceBeam } from '../beam/surfaceBeam';
+import type { Stretch } from '../beam/beam';
+import { boomKept } from '../aircraft/effects';
+import { composite } from '../section/composite';
+import { blockFibre } from '../section/fibres';
+import { answered, settledUnder, signAt, supple } from './supple';
+import { loadsOfTurns, type StripLoads, totalOf } from './stripLoads';
+
+/** A plain wing of 1.2 m by 0.2 m by itself. */
+const plainWing = designSchema.parse({
+  format: 'inclinar-design',
+  version: 6,
+  name: 'Plain wing',
+  surfaces: [
+    {
+      id: 'wing',
+      role: 'wing',
+      stations: [
+        { distanceFromRoot: 0, chord: 200 },
+        { distanceFromRoot: 600, chord: 200 },
+      ],
+      controls: [{ id: 'a', function: 'aileron', from: 0.5, to: 1 }],
+    },
+  ],
+  massItems: [{ id: 'm', mass: 500, position: { x: 60 } }],
+});
+const solutionOf = (design = plainWing) =>
+  new Solution(prepare(design, { surfacesOnly: true })!, { surfacesOnly: true });
+
+/** First dynamic pressure at which the determinant turns its sign. */
+function turnOf(value: (pressure: number) => number, most: number): number {
+  let [low, high] = [0, most];
+  for (let round = 0; round < 60; round++) {
+    const middle = (low + high) / 2;
+    if (value(middle) > 0) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+describe('a stiff wing on a spring', () => {
+  const solution = solutionOf();
+  const { matrices } = solution.model;
+  const { pitch } = numbersOf(plainWing, { surfacesOnly: true });
+  const [spring, axis, area] = [0.8, 0.09, 0.24];
+  const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+    0,
+    (moment[1] + at[2] * force[0] - (at[0] - axis) * force[2]) / spring,
+    0,
+  ];
+  const body = supple({
+    matrices,
+    parity: 'symmetric',
+    beams: new Map(),
+    mounts: [{ surfaces: [0], turnBy, isMiddle: true, airAngle: 0 }],
+    steady: null,
+  });
+
+  test('diverges at K/(S e C_Lα)', () => {
+    const expected = spring / (area * (axis - pitch.neutralPoint!) * pitch.liftSlope!);
+    const found = turnOf((pressure) => signAt(body, pressure), 4 * expected);
+    expectWithin(found, expected, 0.02);
+    // Half way there its lift is doubled.
+    const loads = loadsOfTurns(matrices, 'symmetric', new Float64Array(matrices.lattice.strips.length).fill(0.05));
+    const bent = answered(body, settledUnder(body, expected / 2, loads)!);
+    const lift = (of: StripLoads) => totalOf(matrices.lattice, of, 'symmetric', [0, 0, 0]).force[2];
+    expectWithin((lift(loads) + lift(bent)) / lift(loads), 2, 0.02);
+  });
+});
+
+/** A beam along the wing, alike all over, its axis at a place of the chord. */
+function uniformBeam(solution: Solution, twist: number, axis: number): SurfaceBeam {
+  const surface = solution.model.lattice.surfaces[0]!;
+  const parts = 24;
+  const whole = composite([
+    {
+      ...blockFibre({ young: 1, shear: 1, tension: 1, compression: 1, band: 0 }, 0, 1, [0, 1]),
+      own: [1e6, 1e6, 0],
+      pull: 1e-9,
+    },
+  ]);
+  const stretches = Array.from({ length: parts }, (_, part): Stretch => {
+    const [from, to] = [(0.6 * part) / parts, (0.6 * (part + 1)) / parts];
+    return {
+      from,
+      to,
+      inner: [axis, from, 0],
+      outer: [axis, to, 0],
+      along: [0, 1, 0],
+      aft: [1, 0, 0],
+      up: [0, 0, 1],
+      whole,
+      twist,
+      shear: 0,
+      shearStrength: 0,
+      centre: [axis, (from + to) / 2, 0],
+    };
+  });
+  return { surface, stretches, sections: [], places: [] };
+}
+
+describe('a wing that twists', () => {
+  const solution = solutionOf();
+  const { matrices, lattice } = solution.model;
+  const [twist, axis, slope] = [1.715, 0.1, 4.5];
+  const e = axis - 0.05;
+  /** Each strip by itself, at the quarter chord. */
+  const strips = (turns: Float64Array): StripLoads => ({
+    force: turns.map((turn, strip) => slope * turn * lattice.strips[strip]!.width * lattice.strips[strip]!.m.chord),
+    moment: new Float64Array(turns.length),
+  });
+
+  test('strip by strip, held at its root, diverges at (π/2)² G J/(e c s² C_Lα): 261.2 Pa', () => {
+    const body = supple({
+      matrices,
+      parity: 'symmetric',
+      beams: new Map([[0, uniformBeam(solution, twist, axis)]]),
+      mounts: [],
+      steady: null,
+      air: strips,
+    });
+    const expected = ((Math.PI / 2) ** 2 * twist) / (e * 0.2 * 0.36 * slope);
+    expectWithin(expected, 261.2, 0.001);
+    expectWithin(
+      turnOf((pressure) => signAt(body, pressure), 900),
+      expected,
+      0.005,
+    );
+  });
+
+  test('with the lattice it holds longer: tips lift less than strips by themselves would', () => {
+    const of = (parity: 'symmetric' | 'antisymmetric') =>
+      turnOf(
+        (pressure) =>
+          signAt(
+            supple({
+              matrices,
+              parity,
+              beams: new Map([[0, uniformBeam(solution, twist, axis)]]),
+              mounts: [],
+              steady: null,
+            }),
+            pressure,
+          ),
+        900,
+      );
+    expect(of('symmetric')).toBeGreaterThan(200);
+    expect(of('antisymmetric')).toBeGreaterThan(of('symmetric'));
+  });
+});
+
+describe('a tail on a boom', () => {
+  test('keeps 1/(1 + q S a L²/(2 E I)) of its effect', () => {
+    const design = simpleAircraft();
+    const solution = solutionOf(design);
+    const { matrices, lattice } = solution.model;
+    const tail = lattice.surfaces.findIndex(({ role }) => role === 'tailplane');
+    const [stiffness, length, pressure] = [6.126, 0.6, 74];
+    const root = lattice.surfaces[tail]!.stations[0]!;
+    const quarter = root.x + root.chord / 4;
+    // A tip load turns a cantilever by F L²/(2 E I), nose down; a moment there by M L/(E I).
+    const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+      0,
+      (-force[2] * length ** 2) / (2 * stiffness) + ((moment[1] - (at[0] - quarter) * force[2]) * length) / stiffness,
+      0,
+    ];
+    const body = supple({
+      matrices,
+      parity: 'symmetric',
+      beams: new Map(),
+      mounts: [{ surfaces: [tail], turnBy, isMiddle: true, airAngle: 0 }],
+      steady: null,
+    });
+    const turned = new Float64Array(lattice.strips.length);
+    for (let strip = lattice.firstStrip[tail]!; strip < lattice.firstStrip[tail + 1]!; strip++) turned[strip] = 1;
+    const answer = loadsOfTurns(matrices, 'symmetric', turned);
+    const own = {
+      force: answer.force.map((value, strip) => (turned[strip] ? value : 0)),
+      moment: answer.moment.map((value, strip) => (turned[strip] ? value : 0)),
+    };
+    const area = totalOf(lattice, own, 'symmetric', [0, 0, 0]).force[2];
+    // The centre of its lift lies near the quarter chord of its root; what it is off turns the boom by its moment.
+    const off = -totalOf(lattice, own, 'symmetric', [quarter, 0, 0]).moment[1] / area;
+    const expected = 1 / (1 + pressure * area * (length ** 2 / (2 * stiffness) + (off * length) / stiffness));
+    expectWithin(boomKept(body, 0, [tail], pressure, 1)!, expected, 0.005);
+  });
+});

@@ -1,0 +1,278 @@
+import type { Vector3 } from '@/core/1-base/units/convert';
+import { isWing } from '@/core/2-document/schema/roles';
+import type { Parity } from '@/core/5-aero/flowCase';
+import type { InfluenceMatrices } from '@/core/5-aero/influence';
+import type { Lattice } from '@/core/5-aero/lattice';
+import { factorise, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
+import { bend, type Beam, type BeamLoad } from '../beam/beam';
+import type { SurfaceBeam } from '../beam/surfaceBeam';
+import { cross, NOUGHT, times } from '../beam/vectors';
+import { type TwistShapes, twistShapes } from './shapes';
+import { beamLoadOf, loadsOfTurns, normalOf, type StripLoads, sumLoads } from './stripLoads';
+
+/** Something that surfaces are fixed to and that turns under their loads. */
+export interface Mount {
+  /** Places of the surfaces on it in the lattice. */
+  readonly surfaces: readonly number[];
+  /** Rotation under a force and a moment at a point [rad]. */
+  readonly turnBy: (force: Vector3, at: Vector3, moment: Vector3) => Vector3;
+  /** True for one in the middle: it bears both sides. */
+  readonly isMiddle: boolean;
+  /** Steepness of the air that meets what is on it [rad]. */
+  readonly airAngle: number;
+}
+
+export interface SuppleInput {
+  readonly matrices: InfluenceMatrices;
+  readonly parity: Parity;
+  /** Beams by surface of the lattice; what has none is stiff. */
+  readonly beams: ReadonlyMap<number, SurfaceBeam>;
+  readonly mounts: readonly Mount[];
+  /** Loads of the steady state per dynamic pressure, which turn with what they act on. */
+  readonly steady: StripLoads | null;
+  /** What the air answers turns of strips with [rad]; the lattice without it. */
+  readonly air?: (turns: Float64Array) => StripLoads;
+}
+
+/**
+ * How a bending aircraft answers the air, in a few unknowns: how much of each
+ * shape of twist every surface takes on, and how far every mount is turned
+ * about the three axes. Loads L of strips turn them by `turnsBy`, the lattice
+ * answers a unit of each with `answers`: x = q (K x + turnsBy(L₀)), K the turns
+ * by the answers. Source: assumed modes in static aeroelasticity, Bisplinghoff,
+ * Ashley & Halfman, Aeroelasticity, 1955, ch. 8.
+ */
+export interface Supple {
+  readonly lattice: Lattice;
+  readonly parity: Parity;
+  readonly size: number;
+  readonly shapes: readonly TwistShapes[];
+  readonly firstMount: number;
+  readonly answers: readonly StripLoads[];
+  readonly coupling: Float64Array;
+  readonly turnsBy: (loads: StripLoads) => Float64Array;
+}
+
+/** Turn of every strip of a surface about its own direction under loads of a beam [rad]. */
+export function turnsOf(
+  beam: SurfaceBeam,
+  { strips, firstStrip }: Lattice,
+  surface: number,
+  loads: readonly BeamLoad[],
+): Float64Array {
+  const { rotation } = bend(beam, loads);
+  const first = firstStrip[surface]!;
+  return Float64Array.from({ length: firstStrip[surface + 1]! - first }, (_, local) => {
+    const { middle, tangentY, tangentZ } = strips[first + local]!;
+    const { index, share } = placeOn(beam, middle);
+    const along = (axis: 1 | 2) => rotation[index]![axis] * (1 - share) + rotation[index + 1]![axis] * share;
+    return along(1) * tangentY + along(2) * tangentZ;
+  });
+}
+
+/** The stretch that holds a place along a beam, and how far along it that is. */
+export function placeOn({ stretches }: Beam, place: number): { readonly index: number; readonly share: number } {
+  let index = 0;
+  while (index < stretches.length - 1 && stretches[index]!.to < place) index++;
+  const { from, to } = stretches[index]!;
+  return { index, share: Math.min(1, Math.max(0, (place - from) / (to - from))) };
+}
+
+/** Turn of a strip by a unit turn of its mount about an axis: θ·(n × V), V along the datum and as steep as the air there. */
+const turnedBy = (lattice: Lattice, strip: number, airAngle: number): Vector3 => {
+  const { tangentY, tangentZ } = lattice.strips[strip]!;
+  return [-tangentZ * airAngle, tangentY, tangentZ];
+};
+
+/** What of a turn both sides share: alike on both, only about the y axis; opposite, only about the others. */
+const keptBy = (parity: Parity, isShared: boolean): readonly [boolean, boolean, boolean] =>
+  !isShared ? [true, true, true] : parity === 'symmetric' ? [false, true, false] : [true, false, true];
+
+const AXES: readonly Vector3[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleInput): Supple {
+  const { lattice } = matrices;
+  const answerTo = air ?? ((turns: Float64Array) => loadsOfTurns(matrices, parity, turns));
+  const { firstStrip, surfaces, strips } = lattice;
+  // Upright surfaces in the middle bear nothing where left and right are equal.
+  const shapes = [...beams.keys()]
+    .filter((surface) => parity === 'antisymmetric' || surfaces[surface]!.mirrored)
+    .map((surface) => twistShapes(lattice, surface, isWing(surfaces[surface]!.source)));
+  const firstMount = shapes.reduce((sum, { values }) => sum + values.length, 0);
+  const size = firstMount + 3 * mounts.length;
+
+  const bySurface = shapes.map((own) => sharesByStrip(own, beams.get(own.surface)!, lattice));
+  const turnsBy = ({ force, moment }: StripLoads): Float64Array => {
+    const turns = new Float64Array(size);
+    let row = 0;
+    shapes.forEach(({ surface, values }, index) => {
+      bySurface[index]!.forEach(({ byForce, byMoment }, local) => {
+        const strip = firstStrip[surface]! + local;
+        for (let shape = 0; shape < values.length; shape++)
+          turns[row + shape]! += byForce[shape]! * force[strip]! + byMoment[shape]! * moment[strip]!;
+      });
+      row += values.length;
+    });
+    mounts.forEach((mount, index) => {
+      for (const surface of mount.surfaces) {
+        const isShared = mount.isMiddle && surfaces[surface]!.mirrored;
+        const kept = keptBy(parity, isShared);
+        for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++) {
+          if (force[strip] === 0 && moment[strip] === 0) continue;
+          const load = beamLoadOf(lattice, strip, force[strip]!, moment[strip]!);
+          const turned = mount.turnBy(load.force, load.at, load.moment!);
+          for (let axis = 0; axis < 3; axis++)
+            if (kept[axis]) turns[firstMount + 3 * index + axis]! += (isShared ? 2 : 1) * turned[axis]!;
+        }
+      }
+    });
+    return turns;
+  };
+
+  const answers: StripLoads[] = [];
+  for (const { surface, values } of shapes)
+    for (const shape of values) {
+      const turned = new Float64Array(strips.length);
+      turned.set(shape, firstStrip[surface]!);
+      answers.push(answerTo(turned));
+    }
+  for (const mount of mounts)
+    for (let axis = 0; axis < 3; axis++) {
+      const turned = new Float64Array(strips.length);
+      for (const surface of mount.surfaces) {
+        // An axis that both sides hold against one another does not turn.
+        if (!keptBy(parity, mount.isMiddle && surfaces[surface]!.mirrored)[axis]) continue;
+        for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++)
+          turned[strip] = turnedBy(lattice, strip, mount.airAngle)[axis]!;
+      }
+      answers.push(
+        turned.some((turn) => turn !== 0)
+          ? answerTo(turned)
+          : { force: new Float64Array(strips.length), moment: new Float64Array(strips.length) },
+      );
+    }
+
+  const coupling = new Float64Array(size * size);
+  answers.forEach((loads, column) => {
+    turnsBy(loads).forEach((turn, row) => (coupling[row * size + column] = turn));
+  });
+  if (steady) addTilted(coupling, { lattice, parity, mounts, steady, firstMount, size });
+  return { lattice, parity, size, shapes, firstMount, answers, coupling, turnsBy };
+}
+
+/** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
+function sharesByStrip({ surface, nearest }: TwistShapes, beam: SurfaceBeam, lattice: Lattice) {
+  const under = (strip: number, force: number, moment: number) =>
+    nearest(turnsOf(beam, lattice, surface, [beamLoadOf(lattice, strip, force, moment)]));
+  const [first, end] = [lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!];
+  return Array.from({ length: end - first }, (_, local) => ({
+    byForce: under(first + local, 1, 0),
+    byMoment: under(first + local, 0, 1),
+  }));
+}
+
+interface Tilted {
+  readonly lattice: Lattice;
+  readonly parity: Parity;
+  readonly mounts: readonly Mount[];
+  readonly steady: StripLoads;
+  readonly firstMount: number;
+  readonly size: number;
+}
+
+/** A load that is there turns with what it acts on, θ × F, and so turns the mount further. */
+function addTilted(coupling: Float64Array, { lattice, parity, mounts, steady, firstMount, size }: Tilted): void {
+  mounts.forEach((mount, index) => {
+    const row = firstMount + 3 * index;
+    for (const surface of mount.surfaces) {
+      const isShared = mount.isMiddle && lattice.surfaces[surface]!.mirrored;
+      const kept = keptBy(parity, isShared);
+      for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++) {
+        const there = times(normalOf(lattice.strips[strip]!), steady.force[strip]!);
+        const { at } = beamLoadOf(lattice, strip, 0, 0);
+        AXES.forEach((about, axis) => {
+          const turned = mount.turnBy(cross(about, there), at, NOUGHT);
+          for (let to = 0; to < 3; to++)
+            if (kept[to]) coupling[(row + to) * size + row + axis]! += (isShared ? 2 : 1) * turned[to]!;
+        });
+      }
+    }
+  });
+}
+
+/** The equations at a dynamic pressure [Pa]: I − q K. */
+function matrixAt({ size, coupling }: Supple, pressure: number): Float64Array {
+  const matrix = new Float64Array(size * size);
+  for (let index = 0; index < matrix.length; index++) matrix[index] = -pressure * coupling[index]!;
+  for (let row = 0; row < size; row++) matrix[row * size + row]! += 1;
+  return matrix;
+}
+
+/** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
+export function settled(body: Supple, pressure: number, turns: Float64Array): Float64Array | null {
+  try {
+    return solveFactored(factorise(matrixAt(body, pressure), body.size), turns);
+  } catch (error) {
+    if (error instanceof SingularMatrixError) return null;
+    throw error;
+  }
+}
+
+/** Unknowns at a dynamic pressure under loads per dynamic pressure. */
+export const settledUnder = (body: Supple, pressure: number, loads: StripLoads): Float64Array | null =>
+  settled(
+    body,
+    pressure,
+    body.turnsBy(loads).map((turn) => turn * pressure),
+  );
+
+/** Loads that the air answers with, per dynamic pressure. */
+export const answered = ({ answers, lattice }: Supple, unknowns: Float64Array): StripLoads =>
+  sumLoads([
+    [0, { force: new Float64Array(lattice.strips.length), moment: new Float64Array(lattice.strips.length) }],
+    ...answers.map((loads, index) => [unknowns[index]!, loads] as const),
+  ]);
+
+/** Shares of the shapes that turns of strips come to, for turns that weights cause. */
+export function sharesOf({ shapes, size }: Supple, turns: (surface: number) => Float64Array): Float64Array {
+  const shares = new Float64Array(size);
+  let row = 0;
+  for (const { surface, nearest, values } of shapes) {
+    shares.set(nearest(turns(surface)), row);
+    row += values.length;
+  }
+  return shares;
+}
+
+/** Sign of the determinant of the equations: it turns where nothing holds against the air. */
+export function signAt(body: Supple, pressure: number): number {
+  if (body.size === 0) return 1;
+  try {
+    const { values, order, size } = factorise(matrixAt(body, pressure), body.size);
+    let sign = 1;
+    for (let row = 0; row < size; row++) if (values[row * size + row]! < 0) sign = -sign;
+    return sign * parityOf(order);
+  } catch (error) {
+    if (error instanceof SingularMatrixError) return 0;
+    throw error;
+  }
+}
+
+/** +1 or −1 as an order comes about by an even or an odd number of exchanges. */
+function parityOf(order: Int32Array): number {
+  const seen = new Uint8Array(order.length);
+  let sign = 1;
+  for (let start = 0; start < order.length; start++) {
+    let length = 0;
+    for (let at = start; !seen[at]; at = order[at]!) {
+      seen[at] = 1;
+      length++;
+    }
+    if (length > 0 && length % 2 === 0) sign = -sign;
+  }
+  return sign;
+}

@@ -1,0 +1,61 @@
+import type { Metres, Pascals, Radians } from '@/core/1-base/units/convert';
+import { bend, centreAt, internalAt, type Worked, workedAt } from '../beam/beam';
+import { dot } from '../beam/vectors';
+import { developedLength } from '@/core/3-shape/geometry/layout';
+import { beamLoads, type PullUp, type SuppleAircraft } from './suppleAircraft';
+
+/** One place along a surface in a pull-up. */
+export interface FlexedNode {
+  readonly share: number;
+  readonly y: Metres;
+  /** Bending moment, up positive [N·m]. */
+  readonly moment: number;
+  readonly bends: Metres;
+  readonly twists: Radians;
+  readonly worked: number;
+  readonly member: string;
+  readonly stiffness: number;
+  readonly twistStiffness: number;
+}
+
+/** A surface as it stands in a pull-up, from root to tip; how hard it is worked only where that is asked for. */
+export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, withShares = true): FlexedNode[] {
+  const beam = body.beams.get(surface)!;
+  const loads = beamLoads(body, surface, pull.bent, pull);
+  const { rotation, shift } = bend(beam, loads);
+  const length = developedLength(beam.surface);
+  return rotation.map((turned, index) => {
+    const stretch = beam.stretches[Math.min(index, beam.stretches.length - 1)]!;
+    const place = index === 0 ? stretch.from : beam.stretches[index - 1]!.to;
+    const internal = internalAt(loads, place, centreAt(stretch, place));
+    const { share, by } = withShares ? workedAt(stretch, internal) : IDLE;
+    const y = index === 0 ? stretch.inner[1] : beam.stretches[index - 1]!.outer[1];
+    return {
+      share: place / length,
+      y,
+      moment: dot(internal.moment, stretch.aft),
+      bends: dot(shift[index]!, stretch.up),
+      twists: turned[1] * stretch.up[2] - turned[2] * stretch.up[1],
+      worked: share,
+      member: by === 'shear' ? 'shear' : (by.fibre?.member ?? 'core'),
+      stiffness: stretch.whole.upDown,
+      twistStiffness: stretch.twist,
+    };
+  });
+}
+
+const IDLE: Worked = { share: 0, by: 'shear' };
+
+/** Moment about the root of every surface in a pull-up [N·m], by name. */
+export function rootMoments(body: SuppleAircraft, pull: PullUp): Map<string, number> {
+  const moments = new Map<string, number>();
+  for (const [surface, beam] of body.beams) {
+    const first = beam.stretches[0];
+    if (!first) continue;
+    const loads = beamLoads(body, surface, pull.bent, pull);
+    moments.set(beam.surface.id, Math.abs(dot(internalAt(loads, 0, centreAt(first, 0)).moment, first.aft)));
+  }
+  return moments;
+}
+
+export const pressureOf = (density: number, speed: number): Pascals => (density * speed ** 2) / 2;

@@ -1,0 +1,250 @@
+import type { Fraction, Kilograms, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { Material } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
+import type { AeroModel } from '@/core/5-aero/aeroModel';
+import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
+import type { FlowCase } from '@/core/5-aero/flowCase';
+import { trim } from '@/core/5-aero/trim';
+import { answered, settled, sharesOf, supple, type Supple, turnsOf } from '../aeroelastic/supple';
+import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, totalOf } from '../aeroelastic/stripLoads';
+import type { BeamLoad } from '../beam/beam';
+import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
+import { coveringOf } from '../materials/covering';
+import { surfaceStuff } from '../section/sectionAt';
+import { type CarriedMass, carriedMasses, weightLoads } from './carriedMasses';
+import { type Boom, boomsOf, mountsOf } from './mounts';
+
+/** What is known of the aircraft before anything bends. */
+export interface StiffAircraft {
+  readonly design: Design;
+  readonly model: AeroModel;
+  readonly air: Air;
+  readonly mass: Kilograms;
+  readonly about: Vector3;
+  /** Level flight at cruise speed, for what turns with its loads; and the downwash at what lies behind. */
+  readonly cruise: FlowCase;
+  readonly alpha: Radians;
+  readonly downwash: Radians;
+}
+
+/** The aircraft with its beams, booms and masses, and how its strips turn under their loads. */
+export interface SuppleAircraft {
+  readonly stiff: StiffAircraft;
+  readonly surfaces: readonly PlacedSurface[];
+  readonly beams: ReadonlyMap<number, SurfaceBeam>;
+  readonly booms: readonly Boom[];
+  readonly masses: ReadonlyMap<number, readonly CarriedMass[]>;
+  readonly alike: Supple;
+  /** Unit speed along the datum, unit speed up, unit pitch command: their loads, and what they turn by bending. */
+  readonly cases: readonly StripCase[];
+  /** Where left and right are opposite, worked out when it is asked for. */
+  readonly opposite: () => Supple;
+}
+
+/** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
+interface StripCase {
+  readonly loads: StripLoads;
+  readonly total: ReturnType<typeof totalOf>;
+  readonly turns: Float64Array;
+}
+
+/** Area of both faces of the board of a surface, both sides of a mirrored one [m²]. */
+function facesOf(surface: PlacedSurface): number {
+  let area = 0;
+  surface.stations.slice(1).forEach((b, index) => {
+    const a = surface.stations[index]!;
+    area += ((a.chord + b.chord) / 2) * (b.distance - a.distance);
+  });
+  return 2 * area * (surface.mirrored ? 2 : 1);
+}
+
+interface KnownBeam {
+  readonly material: Material;
+  readonly surface: PlacedSurface;
+  readonly beam: SurfaceBeam | null;
+}
+
+/** Beams by the surface as it is drawn: what was not changed is not worked out again for every trial. */
+const known = new WeakMap<Surface, KnownBeam>();
+
+const liesAlike = (a: PlacedSurface, b: PlacedSurface): boolean =>
+  a.stations.length === b.stations.length &&
+  a.stations.every(({ x, y, z, chord }, index) => {
+    const other = b.stations[index]!;
+    return x === other.x && y === other.y && z === other.z && chord === other.chord;
+  });
+
+/** The beam of a surface; null where nobody says what it is made of. */
+export function beamOf(design: Design, surface: PlacedSurface): SurfaceBeam | null {
+  const { construction } = surface.source;
+  const material = design.materials.find(({ id }) => id === construction?.material);
+  if (!construction || !material) return null;
+  const before = known.get(surface.source);
+  if (before && before.material === material && liesAlike(before.surface, surface)) return before.beam;
+  const made = surfaceBeam(surfaceStuff(surface, material, coveringOf(construction, facesOf(surface))));
+  const beam = made.stretches.every(({ whole, twist }) => whole.upDown > 0 && twist > 0) ? made : null;
+  known.set(surface.source, { material, surface, beam });
+  return beam;
+}
+
+export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
+  const { design, model, about } = stiff;
+  const { surfaces } = model.lattice;
+  const beams = new Map<number, SurfaceBeam>();
+  const masses = new Map<number, readonly CarriedMass[]>();
+  surfaces.forEach((surface, index) => {
+    const beam = beamOf(design, surface);
+    if (!beam) return;
+    beams.set(index, beam);
+    masses.set(index, carriedMasses(design, surfaces, surface));
+  });
+  const booms = boomsOf(design, surfaces);
+  const airAngle = (surface: number) => stiff.alpha - (surfaces[surface]!.role === 'canard' ? 0 : stiff.downwash);
+  const mounts = mountsOf(booms, airAngle);
+  const steady = stripLoadsOf(model.matrices, stiff.cruise.circulation);
+  const build = (parity: 'symmetric' | 'antisymmetric') =>
+    supple({ matrices: model.matrices, parity, beams, mounts, steady: parity === 'antisymmetric' ? steady : null });
+  let opposite: Supple | undefined;
+  const alike = build('symmetric');
+  const cases = [model.level, model.rising, ...(model.commanded ? [model.commanded] : [])].map((flow): StripCase => {
+    const loads = stripLoadsOf(model.matrices, flow.circulation);
+    return { loads, total: totalOf(model.lattice, loads, 'symmetric', about), turns: alike.turnsBy(loads) };
+  });
+  return {
+    stiff,
+    surfaces,
+    beams,
+    booms,
+    masses,
+    alike,
+    cases,
+    opposite: () => (opposite ??= build('antisymmetric')),
+  };
+}
+
+/** Unknowns that the weights of the parts themselves cause, n times as heavy. */
+function weightShares({ beams, masses, alike }: SuppleAircraft, factor: number): Float64Array {
+  return sharesOf(alike, (surface) =>
+    turnsOf(beams.get(surface)!, alike.lattice, surface, weightLoads(masses.get(surface)!, factor)),
+  );
+}
+
+/** The unit cases in given shares. */
+function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
+  const turns = new Float64Array(alike.size);
+  const total = [0, 0, 0, 0, 0, 0];
+  cases.forEach((one, index) => {
+    const share = shares[index]!;
+    one.turns.forEach((turn, row) => (turns[row]! += share * turn));
+    [...one.total.force, ...one.total.moment].forEach((value, axis) => (total[axis]! += share * value));
+  });
+  return {
+    loads: sumLoads(cases.map(({ loads }, index) => [shares[index]!, loads] as const)),
+    total: { force: [total[0]!, total[1]!, total[2]!], moment: [total[3]!, total[4]!, total[5]!] },
+    turns,
+  };
+}
+
+/** A steady pull-up: what the strips bear, and how they are turned by bending. */
+export interface PullUp {
+  readonly factor: Fraction;
+  readonly pressure: Pascals;
+  /** Loads per dynamic pressure with everything stiff, and as it bends. */
+  readonly rigid: StripLoads;
+  readonly bent: StripLoads;
+  readonly unknowns: Float64Array;
+}
+
+/**
+ * Trimmed flight at a speed with n times the weight on it. Angle of attack and
+ * pitch command are those at which lift and moment of the bent aircraft are
+ * those of the stiff one in trim; null where that has no answer: nothing holds
+ * against the air, or no trim.
+ */
+export function pullUp(body: SuppleAircraft, speed: MetresPerSecond, factor: Fraction): PullUp | null {
+  const { model, air, mass, about } = body.stiff;
+  const pressure = (air.density * speed ** 2) / 2;
+  const lift = (factor * mass * GRAVITY) / (pressure * model.reference.area);
+  const trimmed = trim(model, { lift, about });
+  if (!trimmed.ok) return null;
+  const [alpha, command] = [trimmed.state.alpha, trimmed.state.elevator ?? 0];
+  const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
+  const rigid = mixed(body, [cosine, sine, command * cosine]);
+  const byAlpha = mixed(body, [-sine, cosine, -command * sine]);
+  const byCommand = model.commanded ? mixed(body, [0, 0, cosine]) : null;
+  const asks = ({ turns }: StripCase, given?: Float64Array) => {
+    const unknowns = settled(
+      body.alike,
+      pressure,
+      turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)),
+    );
+    if (!unknowns) return null;
+    return { unknowns, total: totalOf(model.lattice, answered(body.alike, unknowns), 'symmetric', about) };
+  };
+  const base = asks(rigid, weightShares(body, factor));
+  const perAlpha = asks(byAlpha);
+  const perCommand = byCommand ? asks(byCommand) : null;
+  if (!base || !perAlpha || (byCommand && !perCommand)) return null;
+  // What a change brings: its own load and what bending makes of it.
+  const gained = ({ total }: StripCase, bentBy: NonNullable<ReturnType<typeof asks>>) => ({
+    lift: total.force[2] + bentBy.total.force[2],
+    moment: total.moment[1] + bentBy.total.moment[1],
+  });
+  const a = gained(byAlpha, perAlpha);
+  const c = byCommand && perCommand ? gained(byCommand, perCommand) : null;
+  const [missingLift, missingMoment] = [-base.total.force[2], -base.total.moment[1]];
+  const determinant = c ? a.lift * c.moment - c.lift * a.moment : a.lift;
+  if (!(Math.abs(determinant) > 1e-12)) return null;
+  const dAlpha = c ? (missingLift * c.moment - c.lift * missingMoment) / determinant : missingLift / a.lift;
+  const dCommand = c ? (a.lift * missingMoment - missingLift * a.moment) / determinant : 0;
+  const unknowns = base.unknowns.map(
+    (turn, row) => turn + dAlpha * perAlpha.unknowns[row]! + dCommand * (perCommand?.unknowns[row] ?? 0),
+  );
+  const bent = sumLoads([
+    [1, rigid.loads],
+    [dAlpha, byAlpha.loads],
+    ...(byCommand ? ([[dCommand, byCommand.loads]] as const) : []),
+    [1, answered(body.alike, unknowns)],
+  ]);
+  return { factor, pressure, rigid: rigid.loads, bent, unknowns };
+}
+
+/** Pull-ups at one speed, by the load factor; everything grows evenly with it. */
+export type PullUps = (factor: Fraction) => PullUp;
+
+/** Pull-ups at one speed from two of them; null where there is none. */
+export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps | null {
+  const [one, two] = [pullUp(body, speed, 1), pullUp(body, speed, 2)];
+  if (!one || !two) return null;
+  return (factor) => {
+    const more = factor - 1;
+    const between = (pick: (pull: PullUp) => StripLoads) =>
+      sumLoads([
+        [1 - more, pick(one)],
+        [more, pick(two)],
+      ]);
+    return {
+      factor,
+      pressure: one.pressure,
+      rigid: between(({ rigid }) => rigid),
+      bent: between(({ bent }) => bent),
+      unknowns: one.unknowns.map((unknown, row) => unknown + more * (two.unknowns[row]! - unknown)),
+    };
+  };
+}
+
+/** Loads on the beam of a surface in a pull-up: of the air, and of its weights [N]. */
+export const beamLoads = (
+  { alike, masses }: SuppleAircraft,
+  surface: number,
+  loads: StripLoads,
+  { pressure, factor }: Pick<PullUp, 'pressure' | 'factor'>,
+): BeamLoad[] => [
+  ...surfaceLoads(alike.lattice, surface, loads, pressure),
+  ...weightLoads(masses.get(surface) ?? [], factor),
+];
+
+/** Share of the span at a place from the root. */
+export const spanShare = (surface: PlacedSurface, place: number): Fraction => place / developedLength(surface);

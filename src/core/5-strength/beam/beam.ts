@@ -1,0 +1,158 @@
+import type { Metres, Vector3 } from '@/core/1-base/units/convert';
+import { type Composite, curvatureOf, type Utilisation, utilisation } from '../section/composite';
+import { bearing } from './bearing';
+import { dot } from './vectors';
+
+/**
+ * A stretch of a beam, straight and alike from its inner to its outer end.
+ * `along` points outwards, `aft` to the rear, `up` to the upper side, in the
+ * axes of the document; the three are square to one another.
+ */
+export interface Stretch {
+  readonly from: Metres;
+  readonly to: Metres;
+  readonly inner: Vector3;
+  readonly outer: Vector3;
+  readonly along: Vector3;
+  readonly aft: Vector3;
+  readonly up: Vector3;
+  readonly whole: Composite;
+  /** Twist stiffness [N·m²], stiffness and strength in shear up and down [N]. */
+  readonly twist: number;
+  readonly shear: number;
+  readonly shearStrength: number;
+  /** Point of the section in the middle of the stretch through which a load does not twist it [m]. */
+  readonly centre: Vector3;
+}
+
+/** Held at its inner end, free at its outer one. */
+export interface Beam {
+  readonly stretches: readonly Stretch[];
+}
+
+/** A force spread evenly from one place along the beam to another, or at one point where both are alike [N, m]. */
+export interface BeamLoad {
+  readonly from: Metres;
+  readonly to: Metres;
+  /** Where it acts in the middle of its stretch, and which way that moves along the beam, per metre. */
+  readonly at: Vector3;
+  readonly way: Vector3;
+  readonly force: Vector3;
+  /** Moment of its own beside that [N·m]. */
+  readonly moment?: Vector3;
+}
+
+/** What passes a section: force, and moment about its centre [N, N·m]. */
+export interface Internal {
+  readonly force: Vector3;
+  readonly moment: Vector3;
+}
+
+/** That point of the section at a place of the stretch. */
+export function centreAt({ centre, along, from, to, inner, outer }: Stretch, place: Metres): Vector3 {
+  const length = Math.hypot(outer[0] - inner[0], outer[1] - inner[1], outer[2] - inner[2]);
+  const off = ((place - (from + to) / 2) / (to - from)) * length;
+  return [centre[0] + off * along[0], centre[1] + off * along[1], centre[2] + off * along[2]];
+}
+
+/** Everything that lies outboard of a place, about a point: Σ F and Σ (r − r₀) × F + M. Written out: it is asked for thousands of times. */
+export function internalAt(loads: readonly BeamLoad[], place: Metres, [x0, y0, z0]: Vector3): Internal {
+  let [fx, fy, fz, mx, my, mz] = [0, 0, 0, 0, 0, 0];
+  for (const { from, to, at, way, force, moment } of loads) {
+    if (place >= to && to > from) continue;
+    if (place > from && to <= from) continue;
+    const share = place <= from ? 1 : (to - place) / (to - from);
+    const middle = share === 1 ? 0 : (place - from) / 2;
+    const px = share * force[0];
+    const py = share * force[1];
+    const pz = share * force[2];
+    const x = at[0] + middle * way[0] - x0;
+    const y = at[1] + middle * way[1] - y0;
+    const z = at[2] + middle * way[2] - z0;
+    fx += px;
+    fy += py;
+    fz += pz;
+    mx += y * pz - z * py;
+    my += z * px - x * pz;
+    mz += x * py - y * px;
+    if (moment) {
+      mx += share * moment[0];
+      my += share * moment[1];
+      mz += share * moment[2];
+    }
+  }
+  return { force: [fx, fy, fz], moment: [mx, my, mz] };
+}
+
+/** How a beam stands under loads, at the ends of its stretches: one more than there are stretches. */
+export interface Bent {
+  /** Rotation [rad] and displacement [m] as vectors in document axes. */
+  readonly rotation: readonly Vector3[];
+  readonly shift: readonly Vector3[];
+}
+
+/**
+ * Curvature, twist and shear of every stretch by what passes its middle,
+ * added up from the held end: θ' = φ' t + w'' a − u'' n, u' = θ × t + n V/S.
+ * Source: Megson, Aircraft Structures, ch. 16–18 (Euler–Bernoulli with shear
+ * of sheets, Allen ch. 2; St Venant and Bredt twist).
+ */
+export function bend({ stretches }: Beam, loads: readonly BeamLoad[]): Bent {
+  const rotation: Vector3[] = [[0, 0, 0]];
+  const shift: Vector3[] = [[0, 0, 0]];
+  let [rx, ry, rz, sx, sy, sz] = [0, 0, 0, 0, 0, 0];
+  for (const { from, to, inner, outer, along, aft, up, whole, twist, shear, centre } of stretches) {
+    const length = to - from;
+    const { force, moment } = internalAt(loads, (from + to) / 2, centre);
+    const curvature = curvatureOf(whole, dot(moment, aft), -dot(moment, up));
+    const twisting = twist > 0 ? dot(moment, along) / twist : 0;
+    const half = length / 2;
+    const turn = (axis: 0 | 1 | 2) => twisting * along[axis] + curvature.up * aft[axis] - curvature.aft * up[axis];
+    const [tx, ty, tz] = [turn(0), turn(1), turn(2)];
+    // Turned as in the middle of the stretch, its outer end moves by θ × ℓ.
+    const [ax, ay, az] = [rx + half * tx, ry + half * ty, rz + half * tz];
+    const [lx, ly, lz] = [outer[0] - inner[0], outer[1] - inner[1], outer[2] - inner[2]];
+    const slid = shear > 0 ? (dot(force, up) / shear) * length : 0;
+    sx += ay * lz - az * ly + slid * up[0];
+    sy += az * lx - ax * lz + slid * up[1];
+    sz += ax * ly - ay * lx + slid * up[2];
+    rx += length * tx;
+    ry += length * ty;
+    rz += length * tz;
+    rotation.push([rx, ry, rz]);
+    shift.push([sx, sy, sz]);
+  }
+  return { rotation, shift };
+}
+
+/** How hard a section is worked: of what it bears. */
+export interface Worked {
+  readonly share: number;
+  readonly by: Utilisation | 'shear';
+}
+
+/** Bending and shear. Beyond the limit of its weakest member the section is asked what the others bear. */
+export function workedAt({ whole, aft, up, shearStrength }: Stretch, { force, moment }: Internal): Worked {
+  const [upward, rearward] = [dot(moment, aft), -dot(moment, up)];
+  const first = utilisation(whole, curvatureOf(whole, upward, rearward));
+  const bent = first.share > 1 ? bearing(whole, upward, rearward) : first;
+  const sheared = shearStrength > 0 ? Math.abs(dot(force, up)) / shearStrength : 0;
+  return sheared > bent.share ? { share: sheared, by: 'shear' } : { share: bent.share, by: bent };
+}
+
+/** Where a beam is worked hardest. */
+export interface HardestPlace extends Worked {
+  readonly place: Metres;
+}
+
+/** How hard every stretch is worked at its inner and outer end; the hardest of all. */
+export function hardestPlace({ stretches }: Beam, loads: readonly BeamLoad[]): HardestPlace | null {
+  let hardest: HardestPlace | null = null;
+  for (const stretch of stretches) {
+    for (const place of [stretch.from, stretch.to]) {
+      const worked = workedAt(stretch, internalAt(loads, place, centreAt(stretch, place)));
+      if (worked.share > (hardest?.share ?? 0)) hardest = { place, ...worked };
+    }
+  }
+  return hardest;
+}

@@ -1,0 +1,111 @@
+import type { Metres } from '@/core/1-base/units/convert';
+import type { LayerMember } from '../materials/board';
+import type { Solid } from '../materials/solid';
+
+/** What gives way in a section. */
+export type Member = LayerMember | 'rod' | 'web' | 'film' | 'joint';
+
+/** A bit of a section: where it is, what it pulls with, and how it bends about itself. */
+export interface Fibre {
+  readonly member: Member;
+  /** Name of the rod, where it is one. */
+  readonly rod?: string;
+  /** Place of its wall among the walls of the section; none for rods and blocks. */
+  readonly wall?: number;
+  readonly solid: Solid;
+  /** Aft of the leading edge and above the chord line [m]. */
+  readonly x: Metres;
+  readonly z: Metres;
+  /** E A [N]. */
+  readonly pull: number;
+  /** E I about its own middle: up and down, fore and aft, and both [N·m²]. */
+  readonly own: readonly [upDown: number, foreAft: number, both: number];
+  /** From its middle to its outer edge, up and aft [m]. */
+  readonly reach: readonly [up: Metres, aft: Metres];
+}
+
+/**
+ * A section of parts that share by stiffness: plane sections stay plane. Axes
+ * x aft, z up; bending up and down is about the x axis through the middle of
+ * stiffness. [N·m², N]
+ */
+export interface Composite {
+  readonly fibres: readonly Fibre[];
+  /** Σ E A [N]. */
+  readonly pull: number;
+  /** Middle of stiffness [m]. */
+  readonly x: Metres;
+  readonly z: Metres;
+  /** Σ E z², Σ E x², Σ E x z about it [N·m²]. */
+  readonly upDown: number;
+  readonly foreAft: number;
+  readonly both: number;
+}
+
+/** Source: Megson, Aircraft Structures for Engineering Students, ch. 16 (unsymmetrical bending), ch. 25 (laminates). */
+export function composite(fibres: readonly Fibre[]): Composite {
+  let [pull, firstX, firstZ] = [0, 0, 0];
+  for (const fibre of fibres) {
+    pull += fibre.pull;
+    firstX += fibre.pull * fibre.x;
+    firstZ += fibre.pull * fibre.z;
+  }
+  const [x, z] = pull > 0 ? [firstX / pull, firstZ / pull] : [0, 0];
+  let [upDown, foreAft, both] = [0, 0, 0];
+  for (const fibre of fibres) {
+    upDown += fibre.pull * (fibre.z - z) ** 2 + fibre.own[0];
+    foreAft += fibre.pull * (fibre.x - x) ** 2 + fibre.own[1];
+    both += fibre.pull * (fibre.x - x) * (fibre.z - z) + fibre.own[2];
+  }
+  return { fibres, pull, x, z, upDown, foreAft, both };
+}
+
+/** Curvatures of a section: w'' up and down, u'' fore and aft [1/m]. */
+export interface Curvature {
+  readonly up: number;
+  readonly aft: number;
+}
+
+/**
+ * Curvatures under moments [N·m]: `up` presses the upper side, `aft` the rear.
+ * M_up = E I_zz κ_up + E I_xz κ_aft, M_aft = E I_xz κ_up + E I_xx κ_aft.
+ */
+export function curvatureOf({ upDown, foreAft, both }: Composite, up: number, aft: number): Curvature {
+  const determinant = upDown * foreAft - both ** 2;
+  if (!(determinant > 1e-12 * upDown * foreAft)) return { up: upDown > 0 ? up / upDown : 0, aft: 0 };
+  return { up: (foreAft * up - both * aft) / determinant, aft: (upDown * aft - both * up) / determinant };
+}
+
+/** How much of what it bears the hardest worked fibre bears, and which it is. */
+export interface Utilisation {
+  readonly share: number;
+  readonly fibre: Fibre | null;
+  readonly isPressed: boolean;
+}
+
+/** Strain ε = −κ_up z − κ_aft x of every fibre at its outer edges, against the strain it bears: σ/E. */
+export function utilisation(
+  { fibres, x, z }: Composite,
+  { up, aft }: Curvature,
+  without?: ReadonlySet<Member>,
+): Utilisation {
+  let worst: Utilisation = { share: 0, fibre: null, isPressed: false };
+  for (const fibre of fibres) {
+    if (fibre.solid.young <= 0 || without?.has(fibre.member)) continue;
+    const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
+    const edge = Math.abs(up) * fibre.reach[0] + Math.abs(aft) * fibre.reach[1];
+    const pulled = ((middle + edge) * fibre.solid.young) / fibre.solid.tension;
+    const pressed = (-(middle - edge) * fibre.solid.young) / fibre.solid.compression;
+    const share = Math.max(pulled, pressed);
+    if (share > worst.share) worst = { share, fibre, isPressed: pressed > pulled };
+  }
+  return worst;
+}
+
+/** How far a section’s stiffness may lie from what is computed: bands of its parts by their shares of it. */
+export function bandOf({ fibres, z, upDown }: Composite): number {
+  if (!(upDown > 0)) return 0;
+  let sum = 0;
+  for (const fibre of fibres) sum += (fibre.pull * (fibre.z - z) ** 2 + fibre.own[0]) * fibre.solid.band;
+  return sum / upDown;
+}

@@ -1,0 +1,133 @@
+import { isWing } from '@/core/2-document/schema/roles';
+import { breakingAt } from '@/core/5-strength/aircraft/breaking';
+import { pitchEffects } from '@/core/5-strength/aircraft/effects';
+import { type FlexedNode, flexed, pressureOf } from '@/core/5-strength/aircraft/flexed';
+import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
+import { beamLoads, type PullUp, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import { bandOf } from '@/core/5-strength/section/composite';
+import type { StrengthContext } from './context';
+
+export const NO_BOARD = 'Nobody says what its wings are made of: choose a material for them.';
+const UNSETTLED = 'The air bends it more than it holds at this speed: it twists or bends away.';
+const NEVER = 'More than a hundred times its weight: nothing of board is asked for that.';
+const ONE_WING = 'There are no two wings to differ.';
+
+/** Deflections, what breaks, and what bending does to lift. */
+export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: StrengthContext) {
+  const level = atCruise?.(1) ?? null;
+  const limit = atDive?.(asked) ?? null;
+  const surfaces = level && limit ? [...body.beams.keys()].map((surface) => along(body, surface, level, limit)) : [];
+  const wing = mainWing(body);
+  const tip = wing === null ? undefined : surfaces.find(({ surface }) => surface === nameAt(body, wing))?.nodes.at(-1);
+  const breaks = breakingAt(body, atCruise);
+  const inDive = breakingAt(body, atDive);
+  const known = breaks !== null && breaks !== 'never' ? breaks : null;
+  const kept = pitchEffects(body, pressureOf(solution.prepared.air.density, cruise));
+  const band = wing === null ? null : bandAtRoot(body, wing);
+  const apart = flexApart(body, limit);
+  const because = body.beams.size === 0 ? NO_BOARD : UNSETTLED;
+  return {
+    values: {
+      breakingLoadFactor: known?.factor ?? null,
+      breakingBand: known ? band : null,
+      breaksAt: known ? { surface: known.surface, spanFraction: known.share, member: known.rod ?? known.member } : null,
+      breakingAtDive: inDive !== null && inDive !== 'never' ? inDive.factor : null,
+      tipDeflection: tip?.bends ?? null,
+      tipTwist: tip?.twists ?? null,
+      deflectionBand: tip ? band : null,
+      liftSlopeKept: kept?.liftSlopeKept ?? null,
+      neutralPointShift: kept?.neutralPointShift ?? null,
+      flexApart: apart,
+      surfaces,
+    },
+    reasons: {
+      ...(known
+        ? {}
+        : reasonsOf(['breakingLoadFactor', 'breakingBand', 'breaksAt'], breaks === 'never' ? NEVER : because)),
+      ...(inDive !== null && inDive !== 'never'
+        ? {}
+        : reasonsOf(['breakingAtDive'], inDive === 'never' ? NEVER : because)),
+      ...(tip ? {} : reasonsOf(['tipDeflection', 'tipTwist', 'deflectionBand'], wing === null ? NO_BOARD : UNSETTLED)),
+      ...(kept ? {} : reasonsOf(['liftSlopeKept', 'neutralPointShift'], UNSETTLED)),
+      ...(apart === null ? reasonsOf(['flexApart'], limit ? ONE_WING : because) : {}),
+    },
+  };
+}
+
+export const reasonsOf = (keys: readonly string[], because: string): Record<string, string> =>
+  Object.fromEntries(keys.map((key) => [key, because]));
+
+const nameAt = (body: SuppleAircraft, surface: number): string => {
+  const { source, id } = body.surfaces[surface]!;
+  return source.name || id;
+};
+
+/** The wing that is told of: the widest that is known. */
+function mainWing(body: SuppleAircraft): number | null {
+  let best: number | null = null;
+  let span = 0;
+  for (const surface of body.beams.keys()) {
+    const placed = body.surfaces[surface]!;
+    const reach = placed.stations.at(-1)!.distance;
+    if (isWing(placed.source) && reach > span) [best, span] = [surface, reach];
+  }
+  return best;
+}
+
+function along(body: SuppleAircraft, surface: number, level: PullUp, limit: PullUp) {
+  const [one, many] = [flexed(body, surface, level, false), flexed(body, surface, limit)];
+  return {
+    surface: nameAt(body, surface),
+    nodes: one.map((node: FlexedNode, index) => {
+      const there = many[index]!;
+      return {
+        spanFraction: node.share,
+        y: node.y,
+        moment: node.moment,
+        momentAtLimit: there.moment,
+        bends: node.bends,
+        twists: node.twists,
+        bendsAtLimit: there.bends,
+        twistsAtLimit: there.twists,
+        worked: Math.min(MOST_WORKED, there.worked),
+        member: there.member,
+        stiffness: node.stiffness,
+        twistStiffness: node.twistStiffness,
+      };
+    }),
+  };
+}
+
+/** Beyond that how hard something is worked says no more than that it breaks. */
+const MOST_WORKED = 19;
+
+/** Band of the stiffness about the root, where most of the bending is. */
+function bandAtRoot(body: SuppleAircraft, surface: number): number {
+  const { sections } = body.beams.get(surface)!;
+  const inner = sections.slice(0, Math.max(1, Math.round(sections.length / 3)));
+  return inner.reduce((sum, { whole }) => sum + bandOf(whole), 0) / inner.length;
+}
+
+/** Two wings: how much more the front one is turned, by its mean over the span, than the other. */
+function flexApart(body: SuppleAircraft, limit: PullUp | null): number | null {
+  const wings = [...body.beams.keys()].filter((surface) => isWing(body.surfaces[surface]!.source));
+  if (wings.length < 2 || !limit) return null;
+  const ordered = wings.toSorted((a, b) => body.surfaces[a]!.stations[0]!.x - body.surfaces[b]!.stations[0]!.x);
+  const meanOf = (surface: number) => {
+    const { firstStrip, strips } = body.alike.lattice;
+    const turns = turnsOf(
+      body.beams.get(surface)!,
+      body.alike.lattice,
+      surface,
+      beamLoads(body, surface, limit.bent, limit),
+    );
+    let [sum, area] = [0, 0];
+    turns.forEach((turn, local) => {
+      const { width, m } = strips[firstStrip[surface]! + local]!;
+      sum += turn * width * m.chord;
+      area += width * m.chord;
+    });
+    return sum / area;
+  };
+  return meanOf(ordered[0]!) - meanOf(ordered.at(-1)!);
+}

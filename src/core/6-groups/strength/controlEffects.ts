@@ -1,0 +1,88 @@
+import { controlCase, type Parity } from '@/core/5-aero/flowCase';
+import { stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
+import { boomKept } from '@/core/5-strength/aircraft/effects';
+import { pressureOf } from '@/core/5-strength/aircraft/flexed';
+import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
+import { say } from '@/core/1-base/words/phrase';
+import { metresPerSecond } from '@/core/1-base/words/phrase';
+import { reasonsOf } from './bends';
+import type { StrengthContext } from './context';
+
+const NO_COMMAND = 'No control answers to that.';
+const NO_BOOM = 'No body of known board carries a tail behind the wing or ahead of it.';
+const NO_HOLD = 'What this command does is too little to be told from nothing.';
+const AWAY = 'The air bends it more than it holds at this speed.';
+
+/** Divergence, reversals and what is left of commands. */
+export function controlEffectsOf({ body, solution, cruise }: StrengthContext) {
+  const { commands } = solution.prepared;
+  const loadsOf = (name: 'roll' | 'yaw') =>
+    commands[name].hasOdd
+      ? stripLoadsOf(
+          body.stiff.model.matrices,
+          controlCase(body.stiff.model.matrices, 'antisymmetric', commands[name].odd.angles).circulation,
+        )
+      : null;
+  const [roll, yaw] = [loadsOf('roll'), loadsOf('yaw')];
+  const keptOf = (loads: ReturnType<typeof loadsOf>, axis: 0 | 2): Kept | null =>
+    loads ? kept(body, 'antisymmetric' satisfies Parity, loads, (moment) => moment[axis]) : null;
+  const rolls = keptOf(roll, 0);
+  const yaws = keptOf(yaw, 2);
+  const yawRolls = keptOf(yaw, 0);
+  const [rollTurns, yawTurns] = [rolls?.reverses() ?? null, yaws?.reverses() ?? null];
+  const divergence = divergenceSpeed(body);
+  const none = say`None up to ${metresPerSecond(FASTEST, 0)}.`;
+  const share = (of: Kept | null) => of?.at(cruise) ?? null;
+  const missing = (loads: unknown, of: Kept | null) => (loads ? (of ? AWAY : NO_HOLD) : NO_COMMAND);
+  return {
+    values: {
+      divergenceSpeed: divergence,
+      aileronReversalSpeed: rollTurns,
+      rudderReversalSpeed: yawTurns,
+      rollKept: share(rolls),
+      rudderYawKept: share(yaws),
+      rudderRollKept: share(yawRolls),
+    },
+    reasons: {
+      ...(divergence === null ? { divergenceSpeed: none } : {}),
+      ...(rollTurns === null ? { aileronReversalSpeed: rolls ? none : missing(roll, rolls) } : {}),
+      ...(yawTurns === null ? { rudderReversalSpeed: yaws ? none : missing(yaw, yaws) } : {}),
+      ...(share(rolls) === null ? reasonsOf(['rollKept'], missing(roll, rolls)) : {}),
+      ...(share(yaws) === null ? reasonsOf(['rudderYawKept'], missing(yaw, yaws)) : {}),
+      ...(share(yawRolls) === null ? reasonsOf(['rudderRollKept'], missing(yaw, yawRolls)) : {}),
+    },
+  };
+}
+
+/** Booms, each by itself, and the one that leaves least. */
+export function boomsOf({ body, solution, cruise }: StrengthContext) {
+  const pressure = pressureOf(solution.prepared.air.density, cruise);
+  const { lattice } = body.alike;
+  const stiff = body.booms.filter(({ beam }) => beam !== null);
+  const booms = stiff.map((boom, mount) => {
+    const isUpright = boom.surfaces.some((surface) =>
+      lattice.strips.some((strip) => strip.surface === surface && Math.abs(strip.tangentZ) > UPRIGHT),
+    );
+    return {
+      body: boom.body.name || boom.body.id,
+      length: boom.length,
+      pitchFactor: boomKept(body.alike, mount, boom.surfaces, pressure, 1),
+      yawFactor: isUpright ? boomKept(body.opposite(), mount, boom.surfaces, pressure, 2) : null,
+    };
+  });
+  const least = (pick: (boom: (typeof booms)[number]) => number | null) => {
+    const known = booms.map(pick).filter((value) => value !== null);
+    return known.length > 0 ? Math.min(...known) : null;
+  };
+  const [pitchFactor, yawFactor] = [least((boom) => boom.pitchFactor), least((boom) => boom.yawFactor)];
+  return {
+    values: { booms, boomPitchFactor: pitchFactor, boomYawFactor: yawFactor },
+    reasons: {
+      ...(pitchFactor === null ? { boomPitchFactor: NO_BOOM } : {}),
+      ...(yawFactor === null ? { boomYawFactor: NO_BOOM } : {}),
+    },
+  };
+}
+
+/** Rise over length from which a panel counts for yaw. */
+const UPRIGHT = 0.2;

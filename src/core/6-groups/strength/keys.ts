@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { CHECK_KINDS } from '@/core/5-strength/checks/check';
+import { maybe, quantity, text } from '../keys';
+
+/** One place along a surface. */
+const node = z.object({
+  spanFraction: quantity('percent', '0 at the root, 1 at the tip'),
+  y: quantity('length', 'To the right of the plane of symmetry'),
+  moment: quantity('moment', 'Bending moment in level flight at cruise speed, bent up positive'),
+  momentAtLimit: quantity('moment', 'The same at the load factor that flight may ask for'),
+  bends: quantity('length', 'How far it stands up against the unloaded shape in level flight at cruise speed'),
+  twists: quantity('angle', 'How far it is turned there, leading edge up positive'),
+  bendsAtLimit: quantity('length', 'How far it stands up at the load factor that flight may ask for'),
+  twistsAtLimit: quantity('angle', 'How far it is turned there'),
+  worked: quantity('percent', 'Of what it bears, at the load factor that flight may ask for'),
+  member: text('What is worked hardest there'),
+  stiffness: quantity('stiffness', 'Bending stiffness E I, up and down'),
+  twistStiffness: quantity('stiffness', 'Twist stiffness G J'),
+});
+
+const surface = z.object({
+  surface: text('Surface'),
+  nodes: z.array(node),
+});
+
+const boom = z.object({
+  body: text('Body that carries the tail'),
+  length: quantity('length', 'From where the wing holds it to the middle of what it carries'),
+  pitchFactor: maybe('percent', 'Share of the tail’s effect on pitch that it leaves at cruise speed'),
+  yawFactor: maybe('percent', 'Share of the effect on yaw of what it carries that it leaves'),
+});
+
+const check = z.object({
+  kind: z.enum(CHECK_KINDS).meta({ description: 'What is checked' }),
+  part: text('Part'),
+  share: quantity('percent', 'Load over what bears it; 1 is the limit'),
+});
+
+const linkage = z.object({
+  control: text('Control'),
+  hinge: quantity('moment', 'Moment about its hinge at full throw in the fastest dive, one side'),
+  servo: quantity('moment', 'What its servo then turns against'),
+  servoAtCruise: quantity('moment', 'The same at cruise speed'),
+  torqueShare: maybe('percent', 'Of what the servo gives; null where that was not typed'),
+  slop: quantity('angle', 'Free play at the control'),
+  bucklingShare: maybe('percent', 'Push over what the pushrod bears; null without one'),
+});
+
+export const strengthKeys = z.object({
+  breakingLoadFactor: maybe('ratio', 'Load factor that breaks it at cruise speed'),
+  breakingBand: maybe('percent', 'How far off that may be, up and down'),
+  breaksAt: z
+    .object({
+      surface: text('Surface that breaks'),
+      spanFraction: quantity('percent', 'Where, 0 at the root, 1 at the tip'),
+      member: text('What gives way'),
+    })
+    .nullable()
+    .meta({ description: 'Where that is' }),
+  breakingAtDive: maybe('ratio', 'Load factor that breaks it at the fastest dive'),
+  flightLoadFactor: maybe(
+    'ratio',
+    'Load factor that flight may ask for: stall or full pitch command in that dive, or a gust',
+  ),
+  diveSpeed: maybe('speed', 'Fastest speed in the dive of the document'),
+  tipDeflection: maybe('length', 'How far the tip of the wing stands up at one g at cruise speed'),
+  tipTwist: maybe('angle', 'How far it is turned there, leading edge up positive'),
+  deflectionBand: maybe('percent', 'How far off both may be, as a share'),
+  divergenceSpeed: maybe('speed', 'Speed at which a twist feeds itself'),
+  aileronReversalSpeed: maybe('speed', 'Speed at which the roll command acts backward'),
+  rudderReversalSpeed: maybe('speed', 'Speed at which the yaw command acts backward'),
+  boomPitchFactor: maybe('percent', 'Share of the tail’s effect on pitch left by its boom at cruise speed'),
+  boomYawFactor: maybe('percent', 'Share of the effect on yaw left by it'),
+  liftSlopeKept: maybe('percent', 'Lift slope as it bends over that of a stiff aircraft, at cruise speed'),
+  neutralPointShift: maybe('length', 'How far bending moves the neutral point at cruise speed, aft positive'),
+  rollKept: maybe('percent', 'Share of the roll command left by bending at cruise speed'),
+  rudderYawKept: maybe('percent', 'Share of the yaw of the yaw command left by bending at cruise speed'),
+  rudderRollKept: maybe('percent', 'Share of the roll of the yaw command left by bending at cruise speed'),
+  flexApart: maybe(
+    'angle',
+    'With two wings: how much more the front one is turned than the other at the load factor of flight',
+  ),
+  servoTorque: z
+    .record(z.string(), quantity('moment', 'What a servo turns against at full throw in the fastest dive'))
+    .meta({ description: 'By control' }),
+  linkages: z.array(linkage),
+  booms: z.array(boom),
+  surfaces: z.array(surface),
+  checks: z.array(check),
+});
