@@ -12,9 +12,9 @@ export interface TwistShapes {
 }
 
 /** A wing with rods that end twists in more ways than a tail does. */
-const SHAPES = { wing: 4, other: 2 } as const;
+const SHAPES = { wing: 3, other: 1 } as const;
 
-/** Twists of one surface. Four powers give any smooth twist to a few thousandths, one with a kink in it to a percent. */
+/** Twists of one surface. Three powers give what wings do, kinks where rods end included, to half a percent of what six give. */
 export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: number, isWing: boolean): TwistShapes {
   const length = developedLength(surfaces[surface]!);
   const own = strips.slice(firstStrip[surface]!, firstStrip[surface + 1]!);

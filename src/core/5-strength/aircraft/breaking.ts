@@ -26,7 +26,7 @@ interface Loaded {
 }
 
 /** Places that are looked at closely once the hardest worked are known. */
-const CLOSELY = 8;
+const CLOSELY = 4;
 /** More load than that nothing of board is asked for. */
 const MOST = 100;
 const ROUNDS = 12;

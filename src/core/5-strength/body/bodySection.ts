@@ -28,12 +28,31 @@ export interface BodyStuff {
   readonly layup: (layers: number) => Layup | null;
   readonly rods: readonly (Body['rods'][number] & { readonly member: RodMember })[];
   readonly stick: RodMember | null;
+  /** Sections that were worked out, by their place [mm]. */
+  readonly sections: Map<number, BodySection | null>;
 }
 
+interface KnownStuff {
+  readonly material: Material | undefined;
+  readonly stuff: BodyStuff;
+}
+
+/** By the body as it is drawn. */
+const known = new WeakMap<Body, KnownStuff>();
+
 export function bodyStuff(body: Body, materials: readonly Material[]): BodyStuff {
+  const material = materials.find(({ id }) => id === body.construction?.material);
+  const before = known.get(body);
+  if (before && before.material === material) return before.stuff;
+  const stuff = workedOut(body, material);
+  known.set(body, { material, stuff });
+  return stuff;
+}
+
+function workedOut(body: Body, sheet: Material | undefined): BodyStuff {
   const { construction } = body;
-  const material = construction?.truss ? undefined : materials.find(({ id }) => id === construction?.material);
-  const known = new Map<number, Layup>();
+  const material = construction?.truss ? undefined : sheet;
+  const layups = new Map<number, Layup>();
   const one = material ? layupOf(material, material.thickness, null) : null;
   const covering = material && construction ? coveringOf(construction, outsideOf(body)) : null;
   const covered = material ? layupOf(material, material.thickness, covering) : null;
@@ -41,11 +60,12 @@ export function bodyStuff(body: Body, materials: readonly Material[]): BodyStuff
     body,
     layup: (layers) => {
       if (!one || !covered) return null;
-      const made = known.get(layers) ?? Array.from({ length: layers - 1 }, () => one).reduce(stacked, covered);
-      known.set(layers, made);
+      const made = layups.get(layers) ?? Array.from({ length: layers - 1 }, () => one).reduce(stacked, covered);
+      layups.set(layers, made);
       return made;
     },
     rods: body.rods.map((rod) => ({ ...rod, member: rodMember(rod) })),
+    sections: new Map(),
     stick: construction?.truss ? stickOf(construction.truss.stickDensity) : null,
   };
 }
@@ -81,7 +101,15 @@ function stickOf(density: number): RodMember {
 const ROUND = 24;
 
 /** The section of a body at a place aft of the datum; null where it does not reach or nobody says what it is made of. */
-export function bodySectionAt({ body, layup, rods, stick }: BodyStuff, x: Millimetres): BodySection | null {
+export function bodySectionAt(stuff: BodyStuff, x: Millimetres): BodySection | null {
+  const before = stuff.sections.get(x);
+  if (before !== undefined) return before;
+  const made = cutAcross(stuff, x);
+  stuff.sections.set(x, made);
+  return made;
+}
+
+function cutAcross({ body, layup, rods, stick }: BodyStuff, x: Millimetres): BodySection | null {
   const slice = sliceAt(body, x);
   if (!slice) return null;
   const along = x - body.position.x;
