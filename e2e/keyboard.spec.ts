@@ -106,7 +106,7 @@ test('the list by keyboard: renaming takes the focus and gives it back, Escape l
   await expect(page.getByRole('heading', { name: 'Designs' })).toBeFocused();
 });
 
-const STAGES = ['Brief', 'Wing', 'Section', 'Tail', 'Rigging', 'Weights', 'Balance', 'Stability'];
+const STAGES = ['Brief', 'Wing', 'Section', 'Tail', 'Rigging', 'Weights', 'Balance', 'Stability', 'Strength'];
 
 test('a blank design at every stage, with sheets and menus open: axe finds nothing', async ({ page }) => {
   await page.goto('/');

@@ -7,13 +7,11 @@ import {
 } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { withoutDrive } from '@/core/2-document/edit/mixesKept';
+import { laidRod } from '@/core/2-document/laidRod';
 import type { RodStock } from '@/core/2-document/catalogue/rods';
-import type { Surface } from '@/core/2-document/schema/surface';
 import { editDesign, type EditOutcome } from './edit';
 import { editSurface } from './surfaces';
 import type { AppThunk } from './reduxStore';
-
-type Spar = Surface['spars'][number];
 
 function freshId(wanted: string, list: readonly { readonly id: string }[]): string {
   let id = wanted;
@@ -21,24 +19,9 @@ function freshId(wanted: string, list: readonly { readonly id: string }[]): stri
   return id;
 }
 
-/** A stock rod laid through 30 % of the chord, from the root to most of the span. */
+/** A stock rod laid along a surface. */
 export const addSpar = (surface: string, stock: RodStock): AppThunk<EditOutcome> =>
-  editSurface(surface, (current) => {
-    const root = current.stations[0]!;
-    const tip = current.stations.at(-1)!;
-    const reach = 0.85;
-    const spar: Spar = {
-      ...stock,
-      level: 'middle',
-      id: freshId('rod', current.spars),
-      start: { distanceFromRoot: 0, x: Math.round(0.3 * root.chord) },
-      end: {
-        distanceFromRoot: Math.round(reach * tip.distanceFromRoot),
-        x: Math.round(reach * tip.leadingEdgeOffset + 0.3 * (root.chord + reach * (tip.chord - root.chord))),
-      },
-    };
-    return { ...current, spars: [...current.spars, spar] };
-  });
+  editSurface(surface, (current) => ({ ...current, spars: [...current.spars, laidRod(current, stock)] }));
 
 export const removeSpar = (surface: string, spar: string): AppThunk<EditOutcome> =>
   editSurface(surface, (current) => ({ ...current, spars: current.spars.filter(({ id }) => id !== spar) }));

@@ -17,6 +17,7 @@ import { measurableFace } from '@/core/3-shape/section/measurableFace';
 import { RiggingStage } from './rigging/RiggingStage';
 import { SectionStage } from './section/SectionStage';
 import { ControlFeelSection } from './stability/ControlFeelSection';
+import { StrengthStage } from './strength/StrengthStage';
 import { SurfaceStage } from './surface/SurfaceStage';
 import { WeightsStage } from './weights/WeightsStage';
 import { WeightsTable } from './weights/WeightsTable';
@@ -37,6 +38,7 @@ const STAGES: readonly (readonly [string, (design: Design) => ReactElement])[] =
   ['rigging', (design) => <RiggingStage design={design} />],
   ['weights', (design) => <WeightsStage design={design} />],
   ['balance', (design) => <BalanceStage design={design} />],
+  ['strength', (design) => <StrengthStage design={design} />],
 ];
 
 const numbersAreNumbers = () => expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/);

@@ -45,6 +45,15 @@ const along = (
   ...places: readonly (readonly [number, Outcome])[]
 ): RuleCase[] => places.map(([value, is]) => ({ ...at(value), is }));
 
+/** A wing that bears so much in a dive where flight may ask for so much. */
+const bears = (breakingAtDive: number, flightLoadFactor: number): Overrides => ({
+  strength: { breakingAtDive, flightLoadFactor, diveSpeed: 20, breaksAt: null },
+});
+/** One control whose linkage is so. */
+const linked = (linkage: object): Overrides => ({
+  strength: { linkages: [{ control: 'Aileron', torqueShare: null, bucklingShare: null, slop: 0, ...linkage }] },
+});
+
 /** 1 where the remedy leaves both ends of a rod as far aft as one another. */
 const staysStraight = (finding: Finding | null): Outcome => {
   const [start, end] = finding?.remedies[0]?.change ?? [];
@@ -408,6 +417,49 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [-0.001, 'stop'],
   ),
   // ±4 mm: 8 mm of width.
+  breaksInFlight: [
+    ...along((breaks) => ({ numbers: bears(breaks, 5.2) }), [3.55, 'note'], [3.45, 'caution']),
+    ...along(
+      (breaks) => ({ numbers: bears(breaks, 20) }),
+      [8.2, 'note'],
+      [7.8, 'caution'],
+      [14.2, null],
+      [13.8, 'note'],
+    ),
+  ],
+  twistsAway: along(
+    (divergenceSpeed) => ({ numbers: { strength: { divergenceSpeed, diveSpeed: 20 } } }),
+    [24.6, null],
+    [24.2, 'caution'],
+    [2, 'stop'],
+  ),
+  turnsRound: (['aileronReversalSpeed', 'rudderReversalSpeed'] as const).flatMap((key) =>
+    along(
+      (speed) => ({
+        numbers: {
+          strength: { aileronReversalSpeed: null, rudderReversalSpeed: null, diveSpeed: 20, [key]: speed },
+        },
+      }),
+      [20.1, null],
+      [19.9, 'note'],
+      [1.42 * base.conditions.cruiseSpeed, 'note'],
+      [1.38 * base.conditions.cruiseSpeed, 'caution'],
+      [2, 'stop'],
+    ),
+  ),
+  wingsPart: [-1, 1].flatMap((side) =>
+    along((apart) => ({ numbers: { strength: { flexApart: side * apart } } }), [0.0435, null], [0.0445, 'caution']),
+  ),
+  weakJoint: along(
+    (share) => ({ numbers: { strength: { checks: [{ kind: 'saddle', part: 'Body', share }] } } }),
+    [0.99, null],
+    [1.01, 'caution'],
+  ),
+  weakLinkage: [
+    ...along((torqueShare) => ({ numbers: linked({ torqueShare }) }), [0.49, null], [0.51, 'caution']),
+    ...along((bucklingShare) => ({ numbers: linked({ bucklingShare }) }), [0.49, null], [0.51, 'caution']),
+    ...along((slop) => ({ numbers: linked({ slop }) }), [0.0173, null], [0.0177, 'caution']),
+  ],
   narrowWindow: along(
     (width) => ({ numbers: { window: { aft: 0.1, forward: 0.1 - width } } }),
     [0.0083, null],

@@ -2,7 +2,8 @@ import type { Amount, Words } from '@/core/1-base/words/phrase';
 import type { FieldChange } from '@/core/2-document/edit/field';
 
 export type Severity = 'stop' | 'caution' | 'note';
-export type Stage = 'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability';
+export type Stage =
+  'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability' | 'strength';
 
 export interface Remedy {
   readonly label: Words;

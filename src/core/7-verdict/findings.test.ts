@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
+import { servoSchema } from '@/core/2-document/schema/surface';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { RULES } from './rules';
@@ -197,6 +198,17 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   manoeuvreMargin: [at, 90, 230],
   undercarriagePlace: [(x) => change(base, ['/wheels', wheels(x)]), 40, 86],
   rearStallsFirst: [set(demoDesign('heron-canard'), '/massItems/pack/position/x'), 150, 900],
+  breaksInFlight: [set(demoDesign('lagoon-postman'), '/materials/board5/faceDensity'), 110, 5],
+  twistsAway: [set(demoDesign('polly-drift'), '/materials/board3/faceDensity'), 250, 60],
+  turnsRound: [set(demoDesign('reef-surveyor'), '/materials/board5/faceDensity'), 250, 60],
+  wingsPart: [set(demoDesign('harbour-steward'), '/materials/board5/faceDensity'), 110, 30],
+  weakJoint: [set(demoDesign('lagoon-postman'), '/loads/landingSink'), 1.5, 15],
+  weakLinkage: [
+    (slop) =>
+      change(demoDesign('lagoon-postman'), ['/surfaces/wing/controls/aileron/servo', servoSchema.parse({ slop })]),
+    0.1,
+    2,
+  ],
   slowSide: [set(demoDesign('manta-delta'), '/balance/statedMaximumLift'), 0.5, 0.9],
   weightCreep: [set(base, '/massItems/lump/measuredMass'), 505, 600],
   outsideTable: [set(base, '/conditions/cruiseSpeed'), 12, 80],

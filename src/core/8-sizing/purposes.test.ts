@@ -37,7 +37,9 @@ function expectFlownHandsOff(design: Design, name: string): void {
     told.filter((line) => !line.startsWith('note')),
     name,
   ).toEqual([]);
-  expect(told.length, told.join('\n')).toBeLessThan(2);
+  // What only turns round in the steepest dive is said beside.
+  const notes = told.filter((line) => !line.startsWith('note turnsRound'));
+  expect(notes.length, told.join('\n')).toBeLessThan(2);
   expect(rigging.handsOffLift!, name).toBeGreaterThan(0.1);
   expect(rigging.handsOffLift!, name).toBeLessThan(0.8 * stall.liftCoefficient!);
 }

@@ -14,6 +14,17 @@ import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
 import { Menu, MenuEntry } from '../shell/Menu';
 import { useSet } from '../fields/useSet';
+import { BoardTests } from './BoardTests';
+
+/** Papers on a sheet. */
+const PAPERS = { both: 2, one: 1, none: 0 } as const;
+
+const CORES = [
+  ['extruded', 'extruded polystyrene'],
+  ['bead', 'bead polystyrene'],
+  ['polypropylene', 'bead polypropylene'],
+  ['wood', 'light wood'],
+] as const;
 
 const FACES = [
   ['both', 'paper on both faces'],
@@ -172,9 +183,35 @@ function SheetFields({ sheet }: { readonly sheet: Material }) {
           label="Paper"
           value={sheet.faces}
           options={FACES}
-          onChange={set(field('materials', sheet.id, 'faces'))}
+          onChange={(faces) =>
+            dispatch(
+              setFields([
+                field('materials', sheet.id, 'faces').to(faces),
+                // Paper that is peeled off weighs nothing any more.
+                field('materials', sheet.id, 'arealDensity').to(
+                  Math.max(1, sheet.arealDensity + (PAPERS[faces] - PAPERS[sheet.faces]) * sheet.faceDensity),
+                ),
+              ]),
+            )
+          }
         />
       </div>
+      <QuantityField
+        label="One paper, g/m²"
+        kind="number"
+        step={5}
+        value={sheet.faceDensity}
+        onCommit={set(field('materials', sheet.id, 'faceDensity'))}
+      />
+      <div className="col-span-3">
+        <SelectField
+          label="Within"
+          value={sheet.core}
+          options={CORES}
+          onChange={set(field('materials', sheet.id, 'core'))}
+        />
+      </div>
+      <BoardTests sheet={sheet} />
     </div>
   );
 }

@@ -21,18 +21,30 @@ const SHAPES = [
   ['tube', 'tube'],
 ] as const;
 
+const LEVELS = [
+  ['upper', 'under the upper face'],
+  ['middle', 'midway'],
+  ['lower', 'on the lower face'],
+] as const;
+
 const ADD = (
   <Button>
     <Plus size={14} aria-hidden="true" /> Add
   </Button>
 );
 
+interface RodsProps {
+  readonly surface: Surface;
+  readonly title?: string;
+}
+
 /** Rods and spars of a surface: where they run, what they weigh, and how they wander through the chord. */
-export function Rods({ surface }: { readonly surface: Surface }) {
+export function Rods({ surface, title = 'Rods through the chord' }: RodsProps) {
   const dispatch = useAppDispatch();
   return (
     <Section
-      title="Rods through the chord"
+      title={title}
+      remembered="Rods through the chord"
       isRare
       aside={
         <Menu trigger={ADD} align="end">
@@ -98,6 +110,7 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
         <SelectField label="Shape" value={spar.shape} options={SHAPES} onChange={set(field(...of, 'shape'))} />
         {length(spar.shape === 'rectangle' ? 'Wide' : 'Diameter', field(...of, 'width'), spar.width)}
         {spar.shape === 'rectangle' && length('High', field(...of, 'height'), spar.height)}
+        <SelectField label="Lies" value={spar.level} options={LEVELS} onChange={set(field(...of, 'level'))} />
         {spar.shape === 'tube' && length('Inside', field(...of, 'innerDiameter'), spar.innerDiameter)}
       </div>
       <table className="mt-1 w-full text-label">

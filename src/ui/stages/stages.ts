@@ -5,6 +5,7 @@ import { brief } from '../brief/stage';
 import { rigging } from '../rigging/stage';
 import { section } from '../section/stage';
 import { stability } from '../stability/stage';
+import { strength } from '../strength/stage';
 import { tail } from '../surface/tailStage';
 import { wing } from '../surface/wingStage';
 import { weights } from '../weights/stage';
@@ -20,6 +21,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   weights,
   balance,
   stability,
+  strength,
 };
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);

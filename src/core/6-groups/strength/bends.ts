@@ -3,7 +3,7 @@ import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
 import { type FlexedNode, flexed, pressureOf } from '@/core/5-strength/aircraft/flexed';
 import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
-import { beamLoads, type PullUp, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import { beamLoads, type PullUp, type PullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
 import type { StrengthContext } from './context';
 
@@ -14,9 +14,11 @@ const ONE_WING = 'There are no two wings to differ.';
 
 /** Deflections, what breaks, and what bending does to lift. */
 export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: StrengthContext) {
-  const level = atCruise?.(1) ?? null;
   const limit = atDive?.(asked) ?? null;
-  const surfaces = level && limit ? [...body.beams.keys()].map((surface) => along(body, surface, level, limit)) : [];
+  const surfaces =
+    atCruise && atDive && limit
+      ? [...body.beams.keys()].map((surface) => along(body, surface, atCruise, atDive, limit))
+      : [];
   const wing = mainWing(body);
   const tip = wing === null ? undefined : surfaces.find(({ surface }) => surface === nameAt(body, wing))?.nodes.at(-1);
   const breaks = breakingAt(body, atCruise);
@@ -32,8 +34,8 @@ export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: Str
       breakingBand: known ? band : null,
       breaksAt: known ? { surface: known.surface, spanFraction: known.share, member: known.rod ?? known.member } : null,
       breakingAtDive: inDive !== null && inDive !== 'never' ? inDive.factor : null,
-      tipDeflection: tip?.bends ?? null,
-      tipTwist: tip?.twists ?? null,
+      tipDeflection: tip?.cruise.bends ?? null,
+      tipTwist: tip?.cruise.twists ?? null,
       deflectionBand: tip ? band : null,
       liftSlopeKept: kept?.liftSlopeKept ?? null,
       neutralPointShift: kept?.neutralPointShift ?? null,
@@ -74,27 +76,33 @@ function mainWing(body: SuppleAircraft): number | null {
   return best;
 }
 
-function along(body: SuppleAircraft, surface: number, level: PullUp, limit: PullUp) {
-  const [one, many] = [flexed(body, surface, level, false), flexed(body, surface, limit)];
+function along(body: SuppleAircraft, surface: number, atCruise: PullUps, atDive: PullUps, limit: PullUp) {
+  const under = (pulls: PullUps) => ({
+    one: flexed(body, surface, pulls(1), false),
+    two: flexed(body, surface, pulls(2), false),
+  });
+  const [cruise, dive] = [under(atCruise), under(atDive)];
+  const flexAt = ({ one, two }: ReturnType<typeof under>, index: number) => ({
+    bends: one[index]!.bends,
+    bendsPerG: two[index]!.bends - one[index]!.bends,
+    twists: one[index]!.twists,
+    twistsPerG: two[index]!.twists - one[index]!.twists,
+  });
   return {
+    id: body.surfaces[surface]!.id,
     surface: nameAt(body, surface),
-    nodes: one.map((node: FlexedNode, index) => {
-      const there = many[index]!;
-      return {
-        spanFraction: node.share,
-        y: node.y,
-        moment: node.moment,
-        momentAtLimit: there.moment,
-        bends: node.bends,
-        twists: node.twists,
-        bendsAtLimit: there.bends,
-        twistsAtLimit: there.twists,
-        worked: Math.min(MOST_WORKED, there.worked),
-        member: there.member,
-        stiffness: node.stiffness,
-        twistStiffness: node.twistStiffness,
-      };
-    }),
+    nodes: flexed(body, surface, limit).map((node: FlexedNode, index) => ({
+      spanFraction: node.share,
+      y: node.y,
+      moment: cruise.one[index]!.moment,
+      momentAtLimit: node.moment,
+      cruise: flexAt(cruise, index),
+      dive: flexAt(dive, index),
+      worked: Math.min(MOST_WORKED, node.worked),
+      member: node.member,
+      stiffness: node.stiffness,
+      twistStiffness: node.twistStiffness,
+    })),
   };
 }
 

@@ -2,23 +2,31 @@ import { z } from 'zod';
 import { CHECK_KINDS } from '@/core/5-strength/checks/check';
 import { maybe, quantity, text } from '../keys';
 
+/** What stands at one g at a speed, and what one g more adds: everything grows evenly with the load factor. */
+const flex = (at: string) =>
+  z.object({
+    bends: quantity('length', `How far it stands up against the unloaded shape at one g, ${at}`),
+    bendsPerG: quantity('length', `What each g more adds to that, ${at}`),
+    twists: quantity('angle', `How far it is turned at one g, leading edge up positive, ${at}`),
+    twistsPerG: quantity('angle', `What each g more adds to that, ${at}`),
+  });
+
 /** One place along a surface. */
 const node = z.object({
   spanFraction: quantity('percent', '0 at the root, 1 at the tip'),
   y: quantity('length', 'To the right of the plane of symmetry'),
   moment: quantity('moment', 'Bending moment in level flight at cruise speed, bent up positive'),
-  momentAtLimit: quantity('moment', 'The same at the load factor that flight may ask for'),
-  bends: quantity('length', 'How far it stands up against the unloaded shape in level flight at cruise speed'),
-  twists: quantity('angle', 'How far it is turned there, leading edge up positive'),
-  bendsAtLimit: quantity('length', 'How far it stands up at the load factor that flight may ask for'),
-  twistsAtLimit: quantity('angle', 'How far it is turned there'),
-  worked: quantity('percent', 'Of what it bears, at the load factor that flight may ask for'),
+  momentAtLimit: quantity('moment', 'The same in the pull-up that flight may ask for'),
+  cruise: flex('at cruise speed'),
+  dive: flex('at the fastest dive'),
+  worked: quantity('percent', 'Of what it bears, in the pull-up that flight may ask for'),
   member: text('What is worked hardest there'),
   stiffness: quantity('stiffness', 'Bending stiffness E I, up and down'),
   twistStiffness: quantity('stiffness', 'Twist stiffness G J'),
 });
 
 const surface = z.object({
+  id: text('Surface, as the document names it'),
   surface: text('Surface'),
   nodes: z.array(node),
 });

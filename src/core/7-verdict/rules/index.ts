@@ -50,6 +50,12 @@ import { weakFin } from './weakFin';
 import { weightCreep } from './weightCreep';
 import { wingUnspared } from './wingUnspared';
 import { windOverBrief } from './windOverBrief';
+import { breaksInFlight } from './breaksInFlight';
+import { twistsAway } from './twistsAway';
+import { turnsRound } from './turnsRound';
+import { wingsPart } from './wingsPart';
+import { weakJoint } from './weakJoint';
+import { weakLinkage } from './weakLinkage';
 import { yawFeel } from './yawFeel';
 
 export const RULES: readonly Rule[] = [
@@ -103,6 +109,12 @@ export const RULES: readonly Rule[] = [
   weightCreep,
   wingUnspared,
   yawFeel,
+  breaksInFlight,
+  twistsAway,
+  turnsRound,
+  wingsPart,
+  weakJoint,
+  weakLinkage,
   coarseLattice,
   signOpen,
 ];

@@ -1,0 +1,25 @@
+import type { RodStock } from './catalogue/rods';
+import type { Surface } from './schema/surface';
+
+type Spar = Surface['spars'][number];
+
+/** Share of the span that a rod reaches as it is laid at first, and its place in the chord. */
+const REACH = 0.85;
+const PLACE = 0.3;
+
+/** A stock rod laid through 30 % of the chord, from the root to most of the span. */
+export function laidRod({ spars, stations }: Pick<Surface, 'spars' | 'stations'>, stock: RodStock): Spar {
+  const [root, tip] = [stations[0]!, stations.at(-1)!];
+  let id = 'rod';
+  for (let number = 2; spars.some((spar) => spar.id === id); number++) id = `rod${number}`;
+  return {
+    ...stock,
+    level: 'middle',
+    id,
+    start: { distanceFromRoot: 0, x: Math.round(PLACE * root.chord) },
+    end: {
+      distanceFromRoot: Math.round(REACH * tip.distanceFromRoot),
+      x: Math.round(REACH * tip.leadingEdgeOffset + PLACE * (root.chord + REACH * (tip.chord - root.chord))),
+    },
+  };
+}

@@ -1,0 +1,20 @@
+import { metresPerSecond, say } from '@/core/1-base/words/phrase';
+import { makeRule } from '../makeRule';
+
+/** Half as much dynamic pressure again as in the fastest dive: √1.5 in speed. Source: practice of light aircraft, CS-23.629 asks 1.2. */
+const MARGIN = 1.22;
+
+/** A wing whose twist feeds itself at a speed that it may reach. */
+export const twistsAway = makeRule(
+  { id: 'twistsAway', stage: 'strength', source: 'Bisplinghoff, Ashley & Halfman, Aeroelasticity, ch. 8' },
+  (design, { strength: { divergenceSpeed: away, diveSpeed } }) => {
+    if (away === null || diveSpeed === null || away >= MARGIN * diveSpeed) return null;
+    return {
+      severity: away <= design.conditions.cruiseSpeed ? 'stop' : 'caution',
+      message: say`At ${metresPerSecond(away)} the air twists the wing faster than it can hold; a dive reaches ${metresPerSecond(
+        diveSpeed,
+      )}. Move a rod forward, close the section, or stay slower.`,
+      numbers: { away: metresPerSecond(away), dive: metresPerSecond(diveSpeed) },
+    };
+  },
+);

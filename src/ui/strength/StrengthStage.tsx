@@ -1,0 +1,200 @@
+import { field } from '@/core/2-document/edit/field';
+import type { Design } from '@/core/2-document/schema/design';
+import { isWing } from '@/core/2-document/schema/roles';
+import { useAppSelector } from '@/store/hooks';
+import { decimal, formatValue } from '@/words/formatQuantity';
+import { QuantityField } from '../fields/QuantityField';
+import { useSet } from '../fields/useSet';
+import { Fact, Why } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { Rods } from '../section/Rods';
+import { CHECK_WORDS } from './checkWords';
+import { Joints } from './Joints';
+
+type Unit = 'speed' | 'length' | 'angle' | 'percent' | 'ratio';
+
+/** One number of strength, or why it is not there. */
+function Told({ label, id, unit }: { readonly label: string; readonly id: string; readonly unit: Unit }) {
+  const strength = useAppSelector((state) => state.analysis.current?.strength);
+  const units = useAppSelector((state) => state.settings.units);
+  if (!strength) return null;
+  const value = (strength as unknown as Record<string, number | null>)[id];
+  return (
+    <Fact label={label}>
+      {value === null || value === undefined ? (
+        <Why text={strength.reasons[id]} />
+      ) : unit === 'ratio' ? (
+        `${decimal(value, 1)} × its weight`
+      ) : (
+        formatValue(value, unit, units)
+      )}
+    </Fact>
+  );
+}
+
+/** What it bears, what bends, and what that does to flight; rods, joints and loads. */
+export function StrengthStage({ design }: { readonly design: Design }) {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  if (design.surfaces.length === 0) return <p className="p-3 text-read text-faint">Nothing is drawn yet.</p>;
+  return (
+    <>
+      <WhatItBears />
+      <Section title="What bends">
+        <Told label="Tip of the wing, level" id="tipDeflection" unit="length" />
+        <Told label="Turned there, leading edge up" id="tipTwist" unit="angle" />
+        <Told label="Both may be off by" id="deflectionBand" unit="percent" />
+        <Told label="Lift slope left" id="liftSlopeKept" unit="percent" />
+        <Told label="Neutral point moves aft by" id="neutralPointShift" unit="length" />
+        <Told label="Roll command left" id="rollKept" unit="percent" />
+        <Told label="Yaw command left" id="rudderYawKept" unit="percent" />
+        <Told label="Tail’s pitch left by its boom" id="boomPitchFactor" unit="percent" />
+        <Told label="Tail’s yaw left by its boom" id="boomYawFactor" unit="percent" />
+        {analysis?.strength.flexApart != null && <Told label="Front wing turns more by" id="flexApart" unit="angle" />}
+      </Section>
+      <Section title="Speeds it must not reach">
+        <Told label="Fastest in the dive below" id="diveSpeed" unit="speed" />
+        <Told label="Twists away" id="divergenceSpeed" unit="speed" />
+        <Told label="Roll command turns round" id="aileronReversalSpeed" unit="speed" />
+        <Told label="Yaw command turns round" id="rudderReversalSpeed" unit="speed" />
+        <p className="mt-1 text-label text-faint">
+          No flutter speed is computed: keep controls free of play, hinges stiff and control surfaces light.
+        </p>
+      </Section>
+      <Loads design={design} />
+      <Linkages />
+      <Checks />
+      {design.surfaces.filter(isWing).map((surface) => (
+        <Joints key={surface.id} surface={surface} />
+      ))}
+      {design.surfaces.filter(isWing).map((surface) => (
+        <Rods
+          key={`rods ${surface.id}`}
+          surface={surface}
+          title={`Rods of ${(surface.name || surface.id).toLowerCase()}`}
+        />
+      ))}
+    </>
+  );
+}
+
+function WhatItBears() {
+  const strength = useAppSelector((state) => state.analysis.current?.strength);
+  const breaks = strength?.breaksAt;
+  return (
+    <Section title="What it bears">
+      <Told label="Breaks at cruise speed under" id="breakingLoadFactor" unit="ratio" />
+      <Told label="Breaks in the dive under" id="breakingAtDive" unit="ratio" />
+      <Told label="Flight may ask for" id="flightLoadFactor" unit="ratio" />
+      {breaks && (
+        <Fact label="Gives way">
+          {breaks.surface}, {breaks.member} at {decimal(breaks.spanFraction * 100, 0)} % of the half span
+        </Fact>
+      )}
+      <p className="mt-1 text-label text-faint">
+        Boards differ by {strength?.breakingBand == null ? 'a third' : `${decimal(strength.breakingBand * 100, 0)} %`}{' '}
+        and more when damp. Bend a strip of yours and enter it under Boards; load a wing by hand before it flies.
+      </p>
+    </Section>
+  );
+}
+
+function Loads({ design }: { readonly design: Design }) {
+  const set = useSet();
+  const { diveAngle, diveHeight, landingSink, landingTravel } = design.loads;
+  return (
+    <Section title="Dive and landing" isRare>
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
+        <QuantityField label="Dives at" kind="angle" value={diveAngle} onCommit={set(field('loads', 'diveAngle'))} />
+        <QuantityField
+          label="Over a height of (m)"
+          kind="number"
+          step={5}
+          value={diveHeight}
+          onCommit={set(field('loads', 'diveHeight'))}
+        />
+        <QuantityField
+          label="Touches down sinking at"
+          kind="speed"
+          value={landingSink}
+          onCommit={set(field('loads', 'landingSink'))}
+        />
+        <QuantityField
+          label="Legs or belly give by"
+          kind="length"
+          value={landingTravel}
+          onCommit={set(field('loads', 'landingTravel'))}
+        />
+      </div>
+    </Section>
+  );
+}
+
+/** Torque under which the numbers of a servo are usually sold: shown in newton centimetres. */
+const CENTI = 100;
+
+function Linkages() {
+  const linkages = useAppSelector((state) => state.analysis.current?.strength.linkages) ?? [];
+  const units = useAppSelector((state) => state.settings.units);
+  if (linkages.length === 0) return null;
+  return (
+    <Section title="Servos and pushrods">
+      <table className="w-full text-label">
+        <caption className="sr-only">What full throw in the dive asks of each servo</caption>
+        <thead>
+          <tr className="text-faint">
+            {['Control', 'Servo, N·cm', 'Play', 'Pushrod'].map((head, index) => (
+              <th key={head} scope="col" className={`font-normal ${index === 0 ? 'text-left' : 'text-right'}`}>
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {linkages.map(({ control, servo, torqueShare, slop, bucklingShare }, index) => (
+            <tr key={`${control}${index}`} className="border-t border-soft">
+              <th scope="row" className="py-1 text-left font-normal">
+                {control}
+              </th>
+              <td className="text-right">
+                {decimal(servo * CENTI, 1)}
+                {torqueShare !== null && `, ${decimal(torqueShare * 100, 0)} %`}
+              </td>
+              <td className="text-right">{formatValue(slop, 'angle', units)}</td>
+              <td className="text-right">{bucklingShare === null ? '–' : `${decimal(bucklingShare * 100, 0)} %`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-label text-faint">
+        At full throw in the dive; torque of the servo, play and pushrod are typed with each control.
+      </p>
+    </Section>
+  );
+}
+
+function Checks() {
+  const checks = useAppSelector((state) => state.analysis.current?.strength.checks) ?? [];
+  if (checks.length === 0) return null;
+  return (
+    <Section title="Joints and landing">
+      <table className="w-full text-label">
+        <caption className="sr-only">How much of what it bears each joint is asked for</caption>
+        <tbody>
+          {checks.map(({ kind, part, share }, index) => (
+            <tr key={`${kind}${part}${index}`} className="border-t border-soft">
+              <th scope="row" className="py-1 text-left font-normal">
+                {CHECK_WORDS[kind]} <span className="text-faint">{part}</span>
+              </th>
+              <td className={`text-right ${share > 1 ? 'text-stop' : share > TIGHT ? 'text-caution' : ''}`}>
+                {decimal(share * 100, 0)} %
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Section>
+  );
+}
+
+/** More than that of what it bears leaves little for glue that did not take. */
+const TIGHT = 0.6;
