@@ -22,10 +22,12 @@ export const breaksInFlight = makeRule(
     const isPoor = breaks < LEAST || breaks < POOR * asked;
     return {
       severity: isPoor ? 'caution' : 'note',
-      message: say`${breaksAt?.surface ?? 'The wing'} bears ${plain(breaks, 1)} times the weight at ${metresPerSecond(
-        diveSpeed,
-        0,
-      )}, and a hard pull-up there may ask for ${plain(asked, 1)}: dive gently and pull softly, or stiffen it.`,
+      message: say`In a dive at ${metresPerSecond(diveSpeed, 0)} it bears ${plain(
+        breaks,
+        1,
+      )} times its weight, and a hard pull-up there may ask for ${plain(asked, 1)}; ${
+        breaksAt?.surface ?? 'the wing'
+      } gives way first. Dive gently and pull softly, or stiffen it.`,
       numbers: { breaks: plain(breaks, 1), asked: plain(asked, 1) },
       remedies: isPoor ? rodRemedies(design, breaksAt?.surface) : [],
     };

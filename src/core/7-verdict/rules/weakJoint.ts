@@ -25,7 +25,7 @@ export const weakJoint = makeRule(
   (_design, { strength: { checks } }) => {
     const worst = checks.toSorted((a, b) => b.share - a.share)[0];
     if (!worst || worst.share <= 1) return null;
-    const words: Words = say`${worst.part}: ${WORDS[worst.kind]} (${percent(worst.share, 0)} of what it bears).`;
+    const words: Words = say`Asked for ${percent(worst.share, 0)} of what it bears, ${worst.part}: ${WORDS[worst.kind]}.`;
     return { severity: 'caution', message: words, numbers: { share: percent(worst.share, 0) } };
   },
 );

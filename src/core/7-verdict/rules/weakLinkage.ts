@@ -14,7 +14,7 @@ export const weakLinkage = makeRule(
       if (torqueShare !== null && torqueShare > TORQUE)
         return {
           severity: 'caution',
-          message: say`${control} at full throw in a dive takes ${percent(torqueShare, 0)} of what its servo gives: take a stronger one, a shorter arm or a higher horn.`,
+          message: say`Full throw of ${control} in a dive takes ${percent(torqueShare, 0)} of what its servo gives: take a stronger one, a shorter arm or a higher horn.`,
           numbers: { share: percent(torqueShare, 0) },
         };
       if (bucklingShare !== null && bucklingShare > PUSH)
@@ -26,7 +26,7 @@ export const weakLinkage = makeRule(
       if (slop > PLAY)
         return {
           severity: 'caution',
-          message: say`${control} has ${radians(slop)} of play: that is where flutter begins. Take it out, or use a higher horn.`,
+          message: say`Play of ${radians(slop)} at ${control}: that is where flutter begins. Take it out, or use a higher horn.`,
           numbers: { play: radians(slop) },
         };
     }
