@@ -251,7 +251,8 @@ function endOf(line: Places, box: Box, look: keyof typeof LOOKS): readonly [numb
   const right = box.left + box.width;
   const ranked = [...line].sort((p, q) => (look === 'margin' ? q[0] - p[0] : p[1] - q[1]));
   const [x, y] = ranked[0]!;
-  if (look === 'yaw' && x < box.left + 12) return [box.left + 14, y + 12];
+  // Under the line, but never down among the ticks of the axis below.
+  if (look === 'yaw' && x < box.left + 12) return [box.left + 14, Math.min(y + 12, box.top + box.height - 4)];
   if (x > right - 3) return [right + (look === 'margin' ? 5 : 20), y + 4];
   if (y < box.top + 3) return [x + (look === 'margin' ? -8 : 0), box.top - 4];
   return look === 'margin' ? [x + 4, y + 4] : [x, y - 4];
