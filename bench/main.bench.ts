@@ -4,10 +4,12 @@ import { analyse } from '@/core/analyse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
 import { buildLattice, type Grid } from '@/core/5-aero/lattice';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
-import { demoDesign } from '../demo';
+import { solve } from '@/core/6-groups/solve';
+import type { Station, Surface } from '@/core/2-document/schema/surface';
+import { DEMO_NAMES, demoDesign } from '../demo';
 import { measureDrag, measureStorage } from './browser.bench';
 import { measureEdits } from './document.bench';
-import { median, show, time } from './timing';
+import { least, median, show, time } from './timing';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
 
 /** Grids of about 100, 200 and 400 panels on the half aircraft. */
@@ -47,6 +49,33 @@ function compareKernels(): void {
   );
 }
 
+/** What strength adds while the chord of a wing is dragged: everything else of the aircraft stays as it was. */
+function addStrength(): void {
+  print('strength on top of all other numbers, over the fleet, while the root chord of a wing is dragged');
+  const others: number[] = [];
+  const strengths: number[] = [];
+  for (const name of DEMO_NAMES) {
+    const dragged = demoDesign(name);
+    const other: number[] = [];
+    const own: number[] = [];
+    for (let step = 0; step < ROUNDS + 3; step++) {
+      const [wing, ...rest] = dragged.surfaces as [Surface, ...Surface[]];
+      const [root, ...outer] = wing.stations as [Station, ...Station[]];
+      const surfaces = [{ ...wing, stations: [{ ...root, chord: root.chord + step / 10 }, ...outer] }, ...rest];
+      const { numbers } = solve({ ...dragged, surfaces }, { without: ['bands'] });
+      const asked = Object.keys(numbers).filter((group) => group !== 'strength') as (keyof typeof numbers)[];
+      other.push(time(() => asked.forEach((group) => void numbers[group])));
+      own.push(time(() => void numbers.strength));
+    }
+    others.push(least(other));
+    strengths.push(least(own));
+  }
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  print(
+    `  others ${mean(others).toFixed(1)} ms, strength ${mean(strengths).toFixed(1)} ms (least of ${ROUNDS + 3}, mean of the fleet): ${((100 * mean(strengths)) / mean(others)).toFixed(0)} %`,
+  );
+}
+
 function countVariants(): void {
   const start = performance.now();
   let count = 0;
@@ -69,6 +98,7 @@ const inBrowser = (job: (print: (line: string) => void) => Promise<void>) => asy
 /** Parts by name: `npm run bench -- edits`. */
 const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   kernels: compareKernels,
+  strength: addStrength,
   variants: countVariants,
   edits: () => measureEdits(print),
   drag: inBrowser(measureDrag),

@@ -2,21 +2,32 @@ import { analyse, findingsStepwise } from '@/core/analyse';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
 import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
+import { reconcile } from '@/core/2-document/edit/reconcile';
+import type { Design } from '@/core/2-document/schema/design';
 import { readDesignBytes } from '@/files/designFile';
 import type { Steps } from '@/core/1-base/steps';
 import type { InputOf, JobName, OutputOf } from './contract';
 
 type Workers = { readonly [Name in JobName]: (input: InputOf<Name>) => Steps<OutputOf<Name>> };
 
+let last: unknown;
+
+/** The design as it came, its parts that did not change since the last job being the same objects: what was worked out of them is known. */
+const recalled = (design: Design): Design => {
+  const same = reconcile(last, design);
+  last = same;
+  return same;
+};
+
 /** What each job does. */
 export const WORK: Workers = {
   *analyse({ design, options }) {
     const start = performance.now();
-    const analysis = analyse(design, options);
+    const analysis = analyse(recalled(design), options);
     return { analysis, milliseconds: performance.now() - start };
   },
   *remedies({ design, options }) {
-    return yield* findingsStepwise(design, options);
+    return yield* findingsStepwise(recalled(design), options);
   },
   *size(input) {
     return yield* sizeStepwise(input);

@@ -1,7 +1,7 @@
 import { forAll } from '#/tests/forAll';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { dotRow, factorise, factoriseInPlace, SingularMatrixError, solveFactored } from './luFactors';
+import { dotRow, factorise, factoriseInPlace, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
 
 function randomMatrix(size: number, seed: number): Float64Array {
   let state = seed;
@@ -58,6 +58,27 @@ describe('factors', () => {
       const whole = solveFactored(factorise(matrix, size), right);
       const short = solveFactored(factorise(matrix, size, { from }), right);
       short.forEach((value, index) => expect(value).toBeCloseTo(whole[index]!, 12));
+    }
+  });
+
+  test('several right sides at once are answered as each by itself', () => {
+    for (const [size, from, count] of [
+      [9, 0, 4],
+      [14, 6, 6],
+      [13, 2, 3],
+    ] as const) {
+      const matrix = randomMatrix(size, 17 * size);
+      for (let i = 0; i < size; i++)
+        for (let j = 0; j < size; j++) if (i < from || j < from) matrix[i * size + j] = i === j ? 1 : 0;
+      const wanted = Array.from({ length: count }, (_, side) =>
+        Float64Array.from({ length: size }, (__, index) => Math.sin(3 * index + side)),
+      );
+      const got = solveTogether(
+        factorise(matrix, size, { from }),
+        wanted.map((one) => multiply(matrix, one, size)),
+      );
+      expect(got).toHaveLength(count);
+      got.forEach((one, side) => one.forEach((value, index) => expect(value).toBeCloseTo(wanted[side]![index]!, 8)));
     }
   });
 

@@ -180,6 +180,45 @@ export function solveFactored(
   return x;
 }
 
+/** Answers to several right sides at once, up to four for every pass over the factors: what is read of them serves all. */
+export function solveTogether(factors: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
+  const answers: Float64Array[] = [];
+  for (let first = 0; first < rights.length; first += 4) {
+    const some = rights.slice(first, first + 4);
+    answers.push(...(some.length === 1 ? [solveFactored(factors, some[0]!)] : solveFour(factors, some)));
+  }
+  return answers;
+}
+
+function solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
+  // Side by side: the four unknowns of a row follow one another.
+  const x = new Float64Array(4 * size);
+  const less = (i: number, start: number, end: number, divisor: number) => {
+    let p = 0;
+    let q = 0;
+    let r = 0;
+    let s = 0;
+    for (let j = start; j < end; j++) {
+      const entry = values[i * size + j]!;
+      p += entry * x[4 * j]!;
+      q += entry * x[4 * j + 1]!;
+      r += entry * x[4 * j + 2]!;
+      s += entry * x[4 * j + 3]!;
+    }
+    x[4 * i] = (x[4 * i]! - p) / divisor;
+    x[4 * i + 1] = (x[4 * i + 1]! - q) / divisor;
+    x[4 * i + 2] = (x[4 * i + 2]! - r) / divisor;
+    x[4 * i + 3] = (x[4 * i + 3]! - s) / divisor;
+  };
+  for (let i = 0; i < size; i++) {
+    const row = i < from ? i : order[i]!;
+    for (let side = 0; side < rights.length; side++) x[4 * i + side] = rights[side]![row]!;
+    if (i >= from) less(i, from, i, 1);
+  }
+  for (let i = size - 1; i >= from; i--) less(i, i + 1, size, values[i * size + i]!);
+  return rights.map((_, side) => Float64Array.from({ length: size }, (__, i) => x[4 * i + side]!));
+}
+
 /** Σ a[row + j] x[j] for j from…to−1; four sums at once, as one would wait for itself. */
 export function dotRow(a: Float64Array, row: number, x: Float64Array, from: number, to: number): number {
   let p = 0;

@@ -9,6 +9,8 @@ export interface TwistShapes {
   readonly values: readonly Float64Array[];
   /** Shares of the shapes that come nearest to given turns of its strips (least squares, by area). */
   readonly nearest: (turns: Float64Array) => Float64Array;
+  /** What a turn of one strip adds to each of these shares [shape][strip]. */
+  readonly byStrip: readonly Float64Array[];
 }
 
 /** A wing with rods that end twists in more ways than a tail does. */
@@ -28,6 +30,12 @@ export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: 
   const normal = new Float64Array(count * count);
   values.forEach((a, row) => values.forEach((b, column) => (normal[row * count + column] = product(a, b))));
   const factors = factorise(normal, count);
+  const alone = own.map((_, strip) =>
+    solveFactored(
+      factors,
+      Float64Array.from(values, (shape) => weights[strip]! * shape[strip]!),
+    ),
+  );
   return {
     surface,
     values,
@@ -36,5 +44,6 @@ export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: 
         factors,
         Float64Array.from(values, (shape) => product(shape, turns)),
       ),
+    byStrip: values.map((_, shape) => Float64Array.from(alone, (shares) => shares[shape]!)),
   };
 }

@@ -2,7 +2,7 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { solveFactored } from '@/core/5-aero/luFactors';
+import { solveTogether } from '@/core/5-aero/luFactors';
 import type { BeamLoad } from '../beam/beam';
 
 /**
@@ -39,17 +39,24 @@ export function stripLoadsOf(
   return { force, moment };
 }
 
-/** Loads of all strips as they are turned nose-up by given angles [rad]. Centre fins bear nothing where left and right are equal. */
-export function loadsOfTurns(matrices: InfluenceMatrices, parity: Parity, turns: Float64Array): StripLoads {
+/** Loads of all strips as they are turned nose-up by given angles [rad], for several such turns. Centre fins bear nothing where left and right are equal. */
+export function loadsOfTurns(
+  matrices: InfluenceMatrices,
+  parity: Parity,
+  turns: readonly Float64Array[],
+): StripLoads[] {
   const { lattice } = matrices;
   const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
   if (half.fault) throw half.fault;
   const { count } = lattice.cells;
-  const right = new Float64Array(lattice.panels);
-  for (let strip = 0; strip < lattice.strips.length; strip++)
-    if (parity === 'antisymmetric' || lattice.doubled[strip * count])
-      right.fill(-turns[strip]!, strip * count, (strip + 1) * count);
-  return stripLoadsOf(matrices, solveFactored(half.factors, right));
+  const rights = turns.map((turned) => {
+    const right = new Float64Array(lattice.panels);
+    for (let strip = 0; strip < lattice.strips.length; strip++)
+      if (parity === 'antisymmetric' || lattice.doubled[strip * count])
+        right.fill(-turned[strip]!, strip * count, (strip + 1) * count);
+    return right;
+  });
+  return solveTogether(half.factors, rights).map((circulation) => stripLoadsOf(matrices, circulation));
 }
 
 export const normalOf = ({ tangentY, tangentZ }: { readonly tangentY: number; readonly tangentZ: number }): Vector3 => [

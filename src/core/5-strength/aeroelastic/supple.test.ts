@@ -11,8 +11,10 @@ import type { Stretch } from '../beam/beam';
 import { boomKept } from '../aircraft/effects';
 import { composite } from '../section/composite';
 import { blockFibre } from '../section/fibres';
+import { controlCase } from '@/core/5-aero/flowCase';
+import { effectKept } from './effectKept';
 import { answered, settledUnder, signAt, supple } from './supple';
-import { loadsOfTurns, type StripLoads, totalOf } from './stripLoads';
+import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoads';
 
 /** A plain wing of 1.2 m by 0.2 m by itself. */
 const plainWing = designSchema.parse({
@@ -69,10 +71,67 @@ describe('a stiff wing on a spring', () => {
     const found = turnOf((pressure) => signAt(body, pressure), 4 * expected);
     expectWithin(found, expected, 0.02);
     // Half way there its lift is doubled.
-    const loads = loadsOfTurns(matrices, 'symmetric', new Float64Array(matrices.lattice.strips.length).fill(0.05));
+    const turned = new Float64Array(matrices.lattice.strips.length).fill(0.05);
+    const loads = loadsOfTurns(matrices, 'symmetric', [turned])[0]!;
     const bent = answered(body, settledUnder(body, expected / 2, loads)!);
     const lift = (of: StripLoads) => totalOf(matrices.lattice, of, 'symmetric', [0, 0, 0]).force[2];
     expectWithin((lift(loads) + lift(bent)) / lift(loads), 2, 0.02);
+  });
+});
+
+describe('a flap on a stiff wing on a spring', () => {
+  const solution = solutionOf();
+  const { matrices, lattice } = solution.model;
+  const [spring, axis] = [0.8, 0.06];
+  const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+    0,
+    (moment[1] - (at[0] - axis) * force[2]) / spring,
+    0,
+  ];
+  const mounts = [{ surfaces: [0], turnBy, isMiddle: true, airAngle: 0 }];
+  const body = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts, steady: null });
+  const flap = stripLoadsOf(
+    matrices,
+    controlCase(matrices, 'symmetric', solution.prepared.commands.roll.odd.angles).circulation,
+  );
+  const turned = loadsOfTurns(matrices, 'symmetric', [new Float64Array(lattice.strips.length).fill(1)])[0]!;
+  const lift = (of: StripLoads) => totalOf(lattice, of, 'symmetric', [0, 0, 0]).force[2];
+  const about = (of: StripLoads, x: number) => totalOf(lattice, of, 'symmetric', [x, 0, 0]).moment[1];
+  // Lift slope per area and where it acts, lift and moment of the flap about that point: a typical section.
+  const centre = -about(turned, 0) / lift(turned);
+  const reverses = (-spring * lift(flap)) / (lift(turned) * about(flap, centre));
+  const diverges = spring / (lift(turned) * (axis - centre));
+
+  test('loses all of its lift at K C_lδ/(S c C_lα |C_mδ|)', () => {
+    const kept = effectKept(body, flap, lift)!;
+    expect(reverses).toBeGreaterThan(0);
+    expectWithin(
+      turnOf((pressure) => kept.signAt(pressure), 3 * reverses),
+      reverses,
+      0.005,
+    );
+    for (const share of [0.2, 0.5, 0.9, 1.3]) {
+      const pressure = share * reverses;
+      expectWithin(kept.at(pressure)!, (1 - share) / (1 - pressure / diverges), 0.005);
+    }
+  });
+
+  test('is not told to reverse where the wing diverges', () => {
+    // Behind the middle of the lift it turns away long before the flap loses its effect.
+    const soft = mounts.map((mount) => ({
+      ...mount,
+      turnBy: (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+        0,
+        (moment[1] - (at[0] - 0.15) * force[2]) / spring,
+        0,
+      ],
+    }));
+    const early = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts: soft, steady: null });
+    const kept = effectKept(early, flap, lift)!;
+    const away = spring / (lift(turned) * (0.15 - centre));
+    expect(away).toBeLessThan(0.6 * reverses);
+    expect(kept.at(1.2 * away)!).toBeLessThan(0);
+    expect(Math.sign(kept.signAt(1.2 * away))).toBe(Math.sign(kept.signAt(0)));
   });
 });
 
@@ -125,7 +184,7 @@ describe('a wing that twists', () => {
       beams: new Map([[0, uniformBeam(solution, twist, axis)]]),
       mounts: [],
       steady: null,
-      air: strips,
+      air: (all) => all.map(strips),
     });
     const expected = ((Math.PI / 2) ** 2 * twist) / (e * 0.2 * 0.36 * slope);
     expectWithin(expected, 261.2, 0.001);
@@ -181,7 +240,7 @@ describe('a tail on a boom', () => {
     });
     const turned = new Float64Array(lattice.strips.length);
     for (let strip = lattice.firstStrip[tail]!; strip < lattice.firstStrip[tail + 1]!; strip++) turned[strip] = 1;
-    const answer = loadsOfTurns(matrices, 'symmetric', turned);
+    const answer = loadsOfTurns(matrices, 'symmetric', [turned])[0]!;
     const own = {
       force: answer.force.map((value, strip) => (turned[strip] ? value : 0)),
       moment: answer.moment.map((value, strip) => (turned[strip] ? value : 0)),

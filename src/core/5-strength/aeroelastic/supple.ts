@@ -4,7 +4,7 @@ import type { Parity } from '@/core/5-aero/flowCase';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { factorise, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
-import { bend, type Beam, type BeamLoad } from '../beam/beam';
+import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { cross, NOUGHT, times } from '../beam/vectors';
 import { type TwistShapes, twistShapes } from './shapes';
@@ -31,7 +31,7 @@ export interface SuppleInput {
   /** Loads of the steady state per dynamic pressure, which turn with what they act on. */
   readonly steady: StripLoads | null;
   /** What the air answers turns of strips with [rad]; the lattice without it. */
-  readonly air?: (turns: Float64Array) => StripLoads;
+  readonly air?: (turns: readonly Float64Array[]) => StripLoads[];
 }
 
 /**
@@ -96,7 +96,7 @@ const AXES: readonly Vector3[] = [
 
 export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleInput): Supple {
   const { lattice } = matrices;
-  const answerTo = air ?? ((turns: Float64Array) => loadsOfTurns(matrices, parity, turns));
+  const answerTo = air ?? ((turns: readonly Float64Array[]) => loadsOfTurns(matrices, parity, turns));
   const { firstStrip, surfaces, strips } = lattice;
   // Upright surfaces in the middle bear nothing where left and right are equal.
   const shapes = [...beams.keys()]
@@ -133,12 +133,12 @@ export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleI
     return turns;
   };
 
-  const answers: StripLoads[] = [];
+  const turns: Float64Array[] = [];
   for (const { surface, values } of shapes)
     for (const shape of values) {
       const turned = new Float64Array(strips.length);
       turned.set(shape, firstStrip[surface]!);
-      answers.push(answerTo(turned));
+      turns.push(turned);
     }
   for (const mount of mounts)
     for (let axis = 0; axis < 3; axis++) {
@@ -149,12 +149,12 @@ export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleI
         for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++)
           turned[strip] = turnedBy(lattice, strip, mount.airAngle)[axis]!;
       }
-      answers.push(
-        turned.some((turn) => turn !== 0)
-          ? answerTo(turned)
-          : { force: new Float64Array(strips.length), moment: new Float64Array(strips.length) },
-      );
+      turns.push(turned);
     }
+  const isTurned = turns.map((turned) => turned.some((turn) => turn !== 0));
+  const answered = answerTo(turns.filter((_, index) => isTurned[index]));
+  const nothing: StripLoads = { force: new Float64Array(strips.length), moment: new Float64Array(strips.length) };
+  const answers = isTurned.map((is) => (is ? answered.shift()! : nothing));
 
   const coupling = new Float64Array(size * size);
   answers.forEach((loads, column) => {
@@ -165,13 +165,26 @@ export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleI
 }
 
 /** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
-function sharesByStrip({ surface, nearest }: TwistShapes, beam: SurfaceBeam, lattice: Lattice) {
-  const under = (strip: number, force: number, moment: number) =>
-    nearest(turnsOf(beam, lattice, surface, [beamLoadOf(lattice, strip, force, moment)]));
+function sharesByStrip({ surface, byStrip }: TwistShapes, beam: SurfaceBeam, lattice: Lattice) {
   const [first, end] = [lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!];
-  return Array.from({ length: end - first }, (_, local) => ({
-    byForce: under(first + local, 1, 0),
-    byMoment: under(first + local, 0, 1),
+  const strips = lattice.strips.slice(first, end);
+  const moments = byStrip.map((shares) => {
+    const weights = Array.from({ length: beam.stretches.length + 1 }, (): [number, number, number] => [0, 0, 0]);
+    strips.forEach(({ middle, tangentY, tangentZ }, local) => {
+      const { index, share } = placeOn(beam, middle);
+      for (const [node, part] of [
+        [index, 1 - share],
+        [index + 1, share],
+      ] as const) {
+        weights[node]![1] += part * tangentY * shares[local]!;
+        weights[node]![2] += part * tangentZ * shares[local]!;
+      }
+    });
+    return weighedMoments(beam, weights);
+  });
+  return strips.map((_, local) => ({
+    byForce: weighed(beam, moments, beamLoadOf(lattice, first + local, 1, 0)),
+    byMoment: weighed(beam, moments, beamLoadOf(lattice, first + local, 0, 1)),
   }));
 }
 
@@ -212,15 +225,23 @@ function matrixAt({ size, coupling }: Supple, pressure: number): Float64Array {
   return matrix;
 }
 
-/** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
-export function settled(body: Supple, pressure: number, turns: Float64Array): Float64Array | null {
+/** Unknowns for turns that loads cause before the air answers. */
+export type Held = (turns: Float64Array) => Float64Array;
+
+/** The equations at a dynamic pressure, factored; null where nothing holds against the air. */
+export function heldAt(body: Supple, pressure: number): Held | null {
   try {
-    return solveFactored(factorise(matrixAt(body, pressure), body.size), turns);
+    const factors = factorise(matrixAt(body, pressure), body.size);
+    return (turns) => solveFactored(factors, turns);
   } catch (error) {
     if (error instanceof SingularMatrixError) return null;
     throw error;
   }
 }
+
+/** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
+export const settled = (body: Supple, pressure: number, turns: Float64Array): Float64Array | null =>
+  heldAt(body, pressure)?.(turns) ?? null;
 
 /** Unknowns at a dynamic pressure under loads per dynamic pressure. */
 export const settledUnder = (body: Supple, pressure: number, loads: StripLoads): Float64Array | null =>

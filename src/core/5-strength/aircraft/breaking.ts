@@ -1,5 +1,5 @@
 import type { Fraction } from '@/core/1-base/units/convert';
-import { type BeamLoad, centreAt, type Internal, internalAt, type Stretch, workedAt } from '../beam/beam';
+import { centreAt, type Internal, internalsAt, type Stretch, workedAt } from '../beam/beam';
 import { dot, minus, plus, times } from '../beam/vectors';
 
 import { rootJoint } from '../joints/rootJoint';
@@ -35,45 +35,41 @@ const ROUNDS = 12;
 function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[] {
   const all: Loaded[] = [];
   for (const [surface, beam] of body.beams) {
-    const source = body.surfaces[surface]!.source;
-    const under = (pull: PullUp, loads: PullUp['bent']) => beamLoads(body, surface, loads, pull);
-    const pairs = [
+    const ends = beam.stretches.flatMap((stretch) =>
+      [stretch.from, stretch.to].map((place) => ({ stretch, place, centre: centreAt(stretch, place) })),
+    );
+    const under = (pull: PullUp, loads: PullUp['bent']) => internalsAt(beamLoads(body, surface, loads, pull), ends);
+    const [stiff, bent] = [
       [under(one, one.rigid), under(two, two.rigid)],
       [under(one, one.bent), under(two, two.bent)],
     ] as const;
-    const put = (stretch: Stretch, place: number, isJoint: boolean) => {
-      const both = pairs.map(([first, second]) => grown(first, second, place, stretch));
+    const sections = ends.map(({ stretch, place }, index): Loaded => {
+      const both = [stiff, bent].map(([first, second]) => grown(first[index]!, second[index]!));
       // What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse.
-      const harder = both.reduce((a, b) => (bending(stretch, b) > bending(stretch, a) ? b : a));
-      all.push({ surface, place, stretch, isJoint, at: harder });
-    };
-    beam.stretches.forEach((stretch) => {
-      put(stretch, stretch.from, false);
-      put(stretch, stretch.to, false);
+      const at = both.reduce((a, b) => (bending(stretch, b) > bending(stretch, a) ? b : a));
+      return { surface, place, stretch, isJoint: false, at };
     });
-    const joint = source.mirrored ? rootJoint(beam) : null;
-    const first = beam.stretches[0];
-    if (joint && first) put({ ...first, whole: joint, shearStrength: Infinity }, 0, true);
+    all.push(...sections);
+    const joint = body.surfaces[surface]!.source.mirrored ? rootJoint(beam) : null;
+    const root = sections[0];
+    if (joint && root)
+      all.push({ ...root, stretch: { ...root.stretch, whole: joint, shearStrength: Infinity }, isJoint: true });
   }
   return all;
 }
 
-function grown(
-  first: readonly BeamLoad[],
-  second: readonly BeamLoad[],
-  place: number,
-  stretch: Stretch,
-): (factor: number) => Internal {
-  const centre = centreAt(stretch, place);
-  const a = internalAt(first, place, centre);
-  const b = internalAt(second, place, centre);
-  return (factor) => ({
-    force: plus(a.force, times(minus(b.force, a.force), factor - 1)),
-    moment: plus(a.moment, times(minus(b.moment, a.moment), factor - 1)),
+/** What grows evenly with the load factor, from what it is at one and at two. */
+const grown =
+  (one: Internal, two: Internal) =>
+  (factor: number): Internal => ({
+    force: plus(one.force, times(minus(two.force, one.force), factor - 1)),
+    moment: plus(one.moment, times(minus(two.moment, one.moment), factor - 1)),
   });
-}
 
-const bending = ({ aft }: Stretch, at: (factor: number) => Internal): number => Math.abs(dot(at(1).moment, aft));
+const bending = ({ aft }: Stretch, at: (factor: number) => Internal): number => Math.abs(dot(at(START).moment, aft));
+
+/** The load factor from which the search starts. */
+const START = 3;
 
 /**
  * The load factor at which the first section breaks at a speed; null where
@@ -85,14 +81,13 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   const all = loadedSections(body, one, two);
   if (all.length === 0) return null;
   const shareOf = ({ stretch, at }: Loaded, factor: number) => workedAt(stretch, at(factor)).share;
-  const start = 3;
   const hardest = all
-    .map((loaded) => ({ loaded, share: shareOf(loaded, start) }))
+    .map((loaded) => ({ loaded, share: shareOf(loaded, START) }))
     .toSorted((a, b) => b.share - a.share)
     .slice(0, CLOSELY);
   let least: { factor: number; loaded: Loaded } | null = null;
   for (const { loaded, share } of hardest) {
-    const factor = factorAt((n) => shareOf(loaded, n), start, share);
+    const factor = factorAt((n) => shareOf(loaded, n), START, share);
     if (factor !== null && factor < (least?.factor ?? MOST)) least = { factor, loaded };
   }
   if (!least) return 'never';

@@ -1,5 +1,5 @@
 import type { Metres, Pascals, Radians } from '@/core/1-base/units/convert';
-import { bend, centreAt, internalAt, type Worked, workedAt } from '../beam/beam';
+import { bend, centreAt, type Cut, internalAt, internalsAt, type Worked, workedAt } from '../beam/beam';
 import { dot } from '../beam/vectors';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { beamLoads, type PullUp, type SuppleAircraft } from './suppleAircraft';
@@ -24,10 +24,16 @@ export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, with
   const loads = beamLoads(body, surface, pull.bent, pull);
   const { rotation, shift } = bend(beam, loads);
   const length = developedLength(beam.surface);
-  return rotation.map((turned, index) => {
+  const cuts = rotation.map((_, index): Cut => {
     const stretch = beam.stretches[Math.min(index, beam.stretches.length - 1)]!;
     const place = index === 0 ? stretch.from : beam.stretches[index - 1]!.to;
-    const internal = internalAt(loads, place, centreAt(stretch, place));
+    return { place, centre: centreAt(stretch, place) };
+  });
+  const internals = internalsAt(loads, cuts);
+  return rotation.map((turned, index) => {
+    const stretch = beam.stretches[Math.min(index, beam.stretches.length - 1)]!;
+    const { place } = cuts[index]!;
+    const internal = internals[index]!;
     const { share, by } = withShares ? workedAt(stretch, internal) : IDLE;
     const y = index === 0 ? stretch.inner[1] : beam.stretches[index - 1]!.outer[1];
     return {

@@ -1,6 +1,7 @@
 import type { MetresPerSecond, Vector3 } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
-import { settled, signAt, type Supple } from '../aeroelastic/supple';
+import { effectKept } from '../aeroelastic/effectKept';
+import { signAt, type Supple } from '../aeroelastic/supple';
 import { type StripLoads, totalOf } from '../aeroelastic/stripLoads';
 import type { SuppleAircraft } from './suppleAircraft';
 
@@ -54,19 +55,11 @@ export function kept(
   const supple = parity === 'symmetric' ? body.alike : body.opposite();
   const { about, model } = body.stiff;
   const momentOf = (of: StripLoads) => pick(totalOf(model.lattice, of, parity, about).moment);
-  const stiff = momentOf(loads);
-  if (!(Math.abs(stiff) > 1e-9)) return null;
-  const turns = supple.turnsBy(loads);
-  // The moment is linear in the unknowns: one product for each of them serves all speeds.
-  const each = supple.answers.map(momentOf);
-  const at = (speed: MetresPerSecond): number | null => {
-    const pressure = pressureAt(body, speed);
-    const unknowns = settled(
-      supple,
-      pressure,
-      turns.map((turn) => turn * pressure),
-    );
-    return unknowns ? 1 + unknowns.reduce((sum, unknown, index) => sum + unknown * each[index]!, 0) / stiff : null;
-  };
-  return { at, reverses: () => firstTurn((speed) => at(speed) ?? 1) };
+  const effect = effectKept(supple, loads, momentOf);
+  return (
+    effect && {
+      at: (speed) => effect.at(pressureAt(body, speed)),
+      reverses: () => firstTurn((speed) => effect.signAt(pressureAt(body, speed))),
+    }
+  );
 }

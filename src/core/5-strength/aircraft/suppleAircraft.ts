@@ -7,7 +7,7 @@ import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { FlowCase } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
-import { answered, settled, sharesOf, supple, type Supple, turnsOf } from '../aeroelastic/supple';
+import { answered, type Held, heldAt, sharesOf, supple, type Supple, turnsOf } from '../aeroelastic/supple';
 import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, totalOf } from '../aeroelastic/stripLoads';
 import type { BeamLoad } from '../beam/beam';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
@@ -164,8 +164,19 @@ export interface PullUp {
  * against the air, or no trim.
  */
 export function pullUp(body: SuppleAircraft, speed: MetresPerSecond, factor: Fraction): PullUp | null {
-  const { model, air, mass, about } = body.stiff;
+  const { air } = body.stiff;
   const pressure = (air.density * speed ** 2) / 2;
+  const held = heldAt(body.alike, pressure);
+  return held && trimmedAt(body, { pressure, held }, factor);
+}
+
+interface AtSpeed {
+  readonly pressure: Pascals;
+  readonly held: Held;
+}
+
+function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fraction): PullUp | null {
+  const { model, mass, about } = body.stiff;
   const lift = (factor * mass * GRAVITY) / (pressure * model.reference.area);
   const trimmed = trim(model, { lift, about });
   if (!trimmed.ok) return null;
@@ -175,20 +186,14 @@ export function pullUp(body: SuppleAircraft, speed: MetresPerSecond, factor: Fra
   const byAlpha = mixed(body, [-sine, cosine, -command * sine]);
   const byCommand = model.commanded ? mixed(body, [0, 0, cosine]) : null;
   const asks = ({ turns }: StripCase, given?: Float64Array) => {
-    const unknowns = settled(
-      body.alike,
-      pressure,
-      turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)),
-    );
-    if (!unknowns) return null;
+    const unknowns = held(turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)));
     return { unknowns, total: totalOf(model.lattice, answered(body.alike, unknowns), 'symmetric', about) };
   };
   const base = asks(rigid, weightShares(body, factor));
   const perAlpha = asks(byAlpha);
   const perCommand = byCommand ? asks(byCommand) : null;
-  if (!base || !perAlpha || (byCommand && !perCommand)) return null;
   // What a change brings: its own load and what bending makes of it.
-  const gained = ({ total }: StripCase, bentBy: NonNullable<ReturnType<typeof asks>>) => ({
+  const gained = ({ total }: StripCase, bentBy: ReturnType<typeof asks>) => ({
     lift: total.force[2] + bentBy.total.force[2],
     moment: total.moment[1] + bentBy.total.moment[1],
   });
@@ -216,7 +221,11 @@ export type PullUps = (factor: Fraction) => PullUp;
 
 /** Pull-ups at one speed from two of them; null where there is none. */
 export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps | null {
-  const [one, two] = [pullUp(body, speed, 1), pullUp(body, speed, 2)];
+  const pressure = (body.stiff.air.density * speed ** 2) / 2;
+  const held = heldAt(body.alike, pressure);
+  const [one, two] = held
+    ? [trimmedAt(body, { pressure, held }, 1), trimmedAt(body, { pressure, held }, 2)]
+    : [null, null];
   if (!one || !two) return null;
   return (factor) => {
     const more = factor - 1;

@@ -1,7 +1,7 @@
 import type { Metres, Vector3 } from '@/core/1-base/units/convert';
 import { type Composite, curvatureOf, type Utilisation, utilisation } from '../section/composite';
 import { bearing } from './bearing';
-import { dot } from './vectors';
+import { dot, NOUGHT, plus, times } from './vectors';
 
 /**
  * A stretch of a beam, straight and alike from its inner to its outer end.
@@ -84,6 +84,53 @@ export function internalAt(loads: readonly BeamLoad[], place: Metres, [x0, y0, z
   return { force: [fx, fy, fz], moment: [mx, my, mz] };
 }
 
+/** A section that is looked at: its place along the beam, and the point about which moments count. */
+export interface Cut {
+  readonly place: Metres;
+  readonly centre: Vector3;
+}
+
+/**
+ * What passes many sections, which go outwards in their order: loads outboard
+ * of several are added up once, about the origin, and carried to each.
+ */
+export function internalsAt(loads: readonly BeamLoad[], cuts: readonly Cut[]): Internal[] {
+  const count = cuts.length;
+  // Six sums a section: force, and moment about the origin.
+  const sums = new Float64Array(6 * (count + 1));
+  const add = (at: number, share: number, { force, moment }: BeamLoad, x: number, y: number, z: number) => {
+    const [px, py, pz] = [share * force[0], share * force[1], share * force[2]];
+    sums[at]! += px;
+    sums[at + 1]! += py;
+    sums[at + 2]! += pz;
+    sums[at + 3]! += y * pz - z * py + (moment ? share * moment[0] : 0);
+    sums[at + 4]! += z * px - x * pz + (moment ? share * moment[1] : 0);
+    sums[at + 5]! += x * py - y * px + (moment ? share * moment[2] : 0);
+  };
+  const partly = cuts.map((): BeamLoad[] => []);
+  for (const load of loads) {
+    let index = 0;
+    while (index < count && cuts[index]!.place <= load.from) index++;
+    if (index > 0) add(6 * (index - 1), 1, load, ...load.at);
+    for (; index < count && cuts[index]!.place < load.to; index++) partly[index]!.push(load);
+  }
+  for (let at = 6 * (count - 1) - 1; at >= 0; at--) sums[at]! += sums[at + 6]!;
+  return cuts.map(({ place, centre }, index): Internal => {
+    const own = internalAt(partly[index]!, place, centre);
+    const at = 6 * index;
+    const [fx, fy, fz] = [sums[at]!, sums[at + 1]!, sums[at + 2]!];
+    const [x, y, z] = centre;
+    return {
+      force: [own.force[0] + fx, own.force[1] + fy, own.force[2] + fz],
+      moment: [
+        own.moment[0] + sums[at + 3]! - (y * fz - z * fy),
+        own.moment[1] + sums[at + 4]! - (z * fx - x * fz),
+        own.moment[2] + sums[at + 5]! - (x * fy - y * fx),
+      ],
+    };
+  });
+}
+
 /** How a beam stands under loads, at the ends of its stretches: one more than there are stretches. */
 export interface Bent {
   /** Rotation [rad] and displacement [m] as vectors in document axes. */
@@ -101,9 +148,10 @@ export function bend({ stretches }: Beam, loads: readonly BeamLoad[]): Bent {
   const rotation: Vector3[] = [[0, 0, 0]];
   const shift: Vector3[] = [[0, 0, 0]];
   let [rx, ry, rz, sx, sy, sz] = [0, 0, 0, 0, 0, 0];
-  for (const { from, to, inner, outer, along, aft, up, whole, twist, shear, centre } of stretches) {
+  const middles = internalsAt(loads, stretches.map(middleOf));
+  for (const [index, { from, to, inner, outer, along, aft, up, whole, twist, shear }] of stretches.entries()) {
     const length = to - from;
-    const { force, moment } = internalAt(loads, (from + to) / 2, centre);
+    const { force, moment } = middles[index]!;
     const curvature = curvatureOf(whole, dot(moment, aft), -dot(moment, up));
     const twisting = twist > 0 ? dot(moment, along) / twist : 0;
     const half = length / 2;
@@ -123,6 +171,50 @@ export function bend({ stretches }: Beam, loads: readonly BeamLoad[]): Bent {
     shift.push([sx, sy, sz]);
   }
   return { rotation, shift };
+}
+
+const middleOf = ({ from, to, centre }: Stretch): Cut => ({ place: (from + to) / 2, centre });
+
+/**
+ * What a moment in the middle of each stretch adds to a weighted sum of the
+ * rotations at the ends of all of them: Σ w·θ = Σ g·M. With it loads are
+ * weighed without bending the beam for each of them. @param weights one more
+ * than there are stretches, as rotations are
+ */
+export function weighedMoments({ stretches }: Beam, weights: readonly Vector3[]): Vector3[] {
+  let outboard: Vector3 = NOUGHT;
+  return stretches
+    .map(({ from, to, along, aft, up, whole, twist }, index) => ({
+      length: to - from,
+      axes: { along, aft, up },
+      byUp: curvatureOf(whole, 1, 0),
+      byAft: curvatureOf(whole, 0, 1),
+      twist,
+      weight: weights[index + 1]!,
+    }))
+    .toReversed()
+    .map(({ length, axes: { along, aft, up }, byUp, byAft, twist, weight }) => {
+      outboard = plus(outboard, weight);
+      const [aboutAft, aboutUp] = [dot(outboard, aft), dot(outboard, up)];
+      const upward = byUp.up * aboutAft - byUp.aft * aboutUp;
+      const rearward = byAft.up * aboutAft - byAft.aft * aboutUp;
+      const turned = twist > 0 ? dot(outboard, along) / twist : 0;
+      return times(plus(times(along, turned), plus(times(aft, upward), times(up, -rearward))), length);
+    })
+    .toReversed();
+}
+
+/** A weighted sum of rotations under one load. @param moments what weighedMoments gave, one for each sum */
+export function weighed({ stretches }: Beam, moments: readonly (readonly Vector3[])[], load: BeamLoad): number[] {
+  const sums = moments.map(() => 0);
+  const one = [load];
+  for (const [index, { from, to, centre }] of stretches.entries()) {
+    const middle = (from + to) / 2;
+    if (middle >= load.to && middle > load.from) break;
+    const { moment } = internalAt(one, middle, centre);
+    for (let sum = 0; sum < sums.length; sum++) sums[sum]! += dot(moments[sum]![index]!, moment);
+  }
+  return sums;
 }
 
 /** How hard a section is worked: of what it bears. */

@@ -13,7 +13,7 @@ export interface SurfaceBeam extends Beam {
 }
 
 /** Stretches of a wing and of other surfaces at least; more where rods, controls and bends end. */
-const STRETCHES = { wing: 14, other: 6 } as const;
+const STRETCHES = { wing: 10, other: 4 } as const;
 /** Marks nearer than this share of the span are one. */
 const NEAREST = 1e-3;
 

@@ -5,6 +5,8 @@ import type { Solid } from '../materials/solid';
 /** What gives way in a section. */
 export type Member = LayerMember | 'rod' | 'web' | 'film' | 'joint';
 
+export type Way = readonly [up: Metres, aft: Metres];
+
 /** A bit of a section: where it is, what it pulls with, and how it bends about itself. */
 export interface Fibre {
   readonly member: Member;
@@ -20,8 +22,8 @@ export interface Fibre {
   readonly pull: number;
   /** E I about its own middle: up and down, fore and aft, and both [N·m²]. */
   readonly own: readonly [upDown: number, foreAft: number, both: number];
-  /** From its middle to its outer edge, up and aft [m]. */
-  readonly reach: readonly [up: Metres, aft: Metres];
+  /** From its middle to the edges of its long and of its short side, both as ways up and aft [m]. */
+  readonly reach: readonly [long: Way, short: Way];
 }
 
 /**
@@ -93,7 +95,8 @@ export function utilisation(
   for (const fibre of fibres) {
     if (fibre.solid.young <= 0 || without?.has(fibre.member)) continue;
     const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
-    const edge = Math.abs(up) * fibre.reach[0] + Math.abs(aft) * fibre.reach[1];
+    const [long, short] = fibre.reach;
+    const edge = Math.abs(up * long[0] + aft * long[1]) + Math.abs(up * short[0] + aft * short[1]);
     const pulled = ((middle + edge) * fibre.solid.young) / fibre.solid.tension;
     const pressed = (-(middle - edge) * fibre.solid.young) / fibre.solid.compression;
     const share = Math.max(pulled, pressed);

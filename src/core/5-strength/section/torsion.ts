@@ -143,10 +143,10 @@ function flowCentre(walls: readonly BuiltWall[], whole: Composite, isClosed: boo
   const determinant = Math.max(upDown * foreAft - both ** 2, 1e-9 * upDown * foreAft);
   const gains = (x: number, z: number, pull: number) =>
     -((foreAft * (z - whole.z) - both * (x - whole.x)) * pull) / determinant;
-  // What the shear flow gains along a piece, and how much of that it has gained in the mean.
+  // What the shear flow gains along a piece, evenly more or less towards its end, and how much of that it has gained in the mean.
   const steps = pieces.map(({ piece: { a, b }, pull }) => {
-    const gained = gains((a[0] + b[0]) / 2, (a[1] + b[1]) / 2, pull);
-    return { gained, mean: gained / 2 };
+    const [first, last] = [gains(a[0], a[1], pull), gains(b[0], b[1], pull)];
+    return { gained: (first + last) / 2, mean: first / 3 + last / 6 };
   });
   const within = new Set(walls.map(({ place }) => place));
   // Rods and what hangs on behind take their shear where the wall is nearest.
