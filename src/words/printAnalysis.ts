@@ -46,6 +46,10 @@ function printFinding({ message, numbers, remedies, ...rest }: Finding) {
     ...rest,
     message: sentence(message),
     numbers: Object.fromEntries(Object.entries(numbers).map(([name, { value }]) => [name, value])),
-    remedies: remedies.map(({ label, change }) => ({ label: sentence(label), change })),
+    remedies: remedies.map(({ label, change, brings }) => ({
+      label: sentence(label),
+      change,
+      ...(brings ? { brings: sentence(brings) } : {}),
+    })),
   };
 }

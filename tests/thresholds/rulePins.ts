@@ -50,6 +50,21 @@ const bears = (breakingAtDive: number, flightLoadFactor: number): Overrides => (
   strength: { breakingAtDive, flightLoadFactor, diveSpeed: 20, breaksAt: null },
 });
 /** One control whose linkage is so. */
+const turning = {
+  aileronReversalSpeed: null,
+  rudderReversalSpeed: null,
+  divergenceSpeed: null,
+  diveSpeed: 20,
+  booms: [],
+};
+
+/** A margin, and what bending takes of it at cruise and in the dive. */
+const bentBy = (staticMargin: number, level: number, dive: number) => ({
+  pitch: { staticMargin },
+  reference: { meanChord: 1 },
+  strength: { neutralPointShift: level, neutralPointShiftAtDive: dive, booms: [], breaksAt: null },
+});
+
 const linked = (linkage: object): Overrides => ({
   strength: { linkages: [{ control: 'Aileron', torqueShare: null, bucklingShare: null, slop: 0, ...linkage }] },
 });
@@ -433,20 +448,54 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     [24.2, 'caution'],
     [2, 'stop'],
   ),
-  turnsRound: (['aileronReversalSpeed', 'rudderReversalSpeed'] as const).flatMap((key) =>
+  turnsRound: [
+    ...(
+      [
+        ['aileronReversalSpeed', 1],
+        ['rudderReversalSpeed', 1.22],
+      ] as const
+    ).flatMap(([key, margin]) =>
+      along(
+        (speed) => ({ numbers: { strength: { ...turning, [key]: speed } } }),
+        [20.1 * margin, null],
+        [19.9 * margin, 'note'],
+        [1.42 * base.conditions.cruiseSpeed, 'note'],
+        [1.38 * base.conditions.cruiseSpeed, 'caution'],
+        [2, 'stop'],
+      ),
+    ),
+    // What has diverged before is not told to reverse.
+    ...along(
+      (divergenceSpeed) => ({ numbers: { strength: { ...turning, divergenceSpeed, rudderReversalSpeed: 15 } } }),
+      [14.9, null],
+      [15.1, 'caution'],
+    ),
+  ],
+  softBoom: (['pitchFactor', 'yawFactor'] as const).flatMap((key) =>
     along(
-      (speed) => ({
+      (kept) => ({
         numbers: {
-          strength: { aileronReversalSpeed: null, rudderReversalSpeed: null, diveSpeed: 20, [key]: speed },
+          strength: { booms: [{ id: 'boom', body: 'Boom', pitchFactor: null, yawFactor: null, [key]: kept }] },
         },
       }),
-      [20.1, null],
-      [19.9, 'note'],
-      [1.42 * base.conditions.cruiseSpeed, 'note'],
-      [1.38 * base.conditions.cruiseSpeed, 'caution'],
-      [2, 'stop'],
+      [0.86, null],
+      [0.84, 'note'],
+      [0.71, 'note'],
+      [0.69, 'caution'],
     ),
   ),
+  flexUnsettles: [
+    ...along((staticMargin) => ({ numbers: bentBy(staticMargin, 0, 0) }), [0.029, null], [0.031, null]),
+    ...along(
+      (left) => ({ numbers: bentBy(0.1, left - 0.1, 0) }),
+      [0.031, null],
+      [0.029, 'caution'],
+      [0.001, 'caution'],
+      [-0.001, 'stop'],
+    ),
+    ...along((left) => ({ numbers: bentBy(0.1, 0, left - 0.1) }), [0.031, null], [0.029, 'caution'], [-0.1, 'caution']),
+    ...along((stiff) => ({ numbers: bentBy(stiff, -0.5, 0) }), [0.029, null], [0.031, 'stop']),
+  ],
   wingsPart: [-1, 1].flatMap((side) =>
     along((apart) => ({ numbers: { strength: { flexApart: side * apart } } }), [0.0435, null], [0.0445, 'caution']),
   ),

@@ -8,6 +8,8 @@ export type Stage =
 export interface Remedy {
   readonly label: Words;
   readonly change: readonly FieldChange[];
+  /** What else it does, told once it was tried: to the weight and to the balance. */
+  readonly brings?: Words;
 }
 
 /** What a rule found: its code, how grave, where, and the amounts; the edge makes the sentence. */

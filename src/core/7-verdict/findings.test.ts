@@ -198,9 +198,11 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   manoeuvreMargin: [at, 90, 230],
   undercarriagePlace: [(x) => change(base, ['/wheels', wheels(x)]), 40, 86],
   rearStallsFirst: [set(demoDesign('heron-canard'), '/massItems/pack/position/x'), 150, 900],
-  breaksInFlight: [set(demoDesign('lagoon-postman'), '/materials/board5/faceDensity'), 110, 5],
+  breaksInFlight: [set(demoDesign('petrel-inverted'), '/loads/diveHeight'), 2, 60],
   twistsAway: [set(demoDesign('polly-drift'), '/materials/board3/faceDensity'), 250, 60],
   turnsRound: [set(demoDesign('reef-surveyor'), '/materials/board5/faceDensity'), 250, 60],
+  softBoom: [set(demoDesign('kittiwake-winglet'), '/materials/board5/faceDensity'), 110, 5],
+  flexUnsettles: [set(demoDesign('storm-courier'), '/loads/diveHeight'), 2, 60],
   wingsPart: [set(demoDesign('harbour-steward'), '/materials/board5/faceDensity'), 110, 30],
   weakJoint: [set(demoDesign('lagoon-postman'), '/loads/landingSink'), 1.5, 15],
   weakLinkage: [

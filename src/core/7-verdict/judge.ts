@@ -4,6 +4,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Numbers } from '@/core/6-groups/page';
 import type { Finding, Remedy, Severity } from './finding';
+import { joined, kilograms, percent, say, type Words } from '@/core/1-base/words/phrase';
 import { RULES } from './rules';
 
 const RANK: Record<Severity, number> = { stop: 2, caution: 1, note: 0 };
@@ -36,13 +37,15 @@ export function* tryRemedies(design: Design, candidates: readonly Finding[], tri
     trials.most,
   );
   const total = shares.reduce((sum, share) => sum + share, 0);
+  const asItIs = total > 0 ? trials.tryOut(design) : null;
   let done = 0;
   const findings: Finding[] = [];
   for (const [index, finding] of candidates.entries()) {
     const share = shares[index]!;
     const held: Remedy[] = [];
     for (const remedy of finding.remedies.slice(0, share)) {
-      if (holds(design, finding, remedy, candidates, trials.tryOut)) held.push(remedy);
+      const after = holds(design, finding, remedy, candidates, trials.tryOut);
+      if (after && asItIs) held.push({ ...remedy, ...broughtBy(asItIs, after) });
       yield { done: ++done, total };
     }
     const untried = finding.remedies.length - share;
@@ -64,21 +67,39 @@ function sharedOut(wanted: readonly number[], most: number): number[] {
   return shares;
 }
 
+/** The numbers with a remedy in place; null where it does not help or does harm. */
 function holds(
   design: Design,
   finding: Finding,
   { change }: Remedy,
   before: readonly Finding[],
   tryOut: Trials['tryOut'],
-): boolean {
+): Numbers | null {
   const changed = checkChange(design, withFields(design, change));
-  if (!changed.ok) return false;
-  const after = checkRules(changed.design, tryOut(changed.design));
-  return (
+  if (!changed.ok) return null;
+  const numbers = tryOut(changed.design);
+  const after = checkRules(changed.design, numbers);
+  const helps =
     after.every(({ id }) => id !== finding.id) &&
     after.every((other) => {
       const known = before.find(({ id }) => id === other.id);
       return known ? RANK[other.severity] <= RANK[known.severity] : RANK[other.severity] < RANK[finding.severity];
-    })
-  );
+    });
+  return helps ? numbers : null;
+}
+
+/** Less than that is no change that anyone could weigh [kg], or tell of a balance [share of the chord]. */
+const WEIGHED = 5e-4;
+const TOLD = 0.002;
+
+/** What a remedy does to weight and balance beside what it is for. */
+function broughtBy(before: Numbers, after: Numbers): Pick<Remedy, 'brings'> {
+  const pieces: Words[] = [];
+  const [was, is] = [before.mass.total, after.mass.total];
+  if (was !== null && is !== null && Math.abs(is - was) >= WEIGHED)
+    pieces.push(say`${kilograms(Math.abs(is - was))} ${is > was ? 'heavier' : 'lighter'}`);
+  const [from, to] = [before.pitch.staticMargin, after.pitch.staticMargin];
+  if (from !== null && to !== null && Math.abs(to - from) >= TOLD)
+    pieces.push(say`static margin ${percent(from)} to ${percent(to)}`);
+  return pieces.length > 0 ? { brings: joined(pieces, ', ') } : {};
 }

@@ -41,6 +41,8 @@ export const SUBJECTS: Readonly<Record<string, Subject>> = {
   breaksInFlight: 'wing',
   twistsAway: 'wing',
   turnsRound: 'wing',
+  softBoom: 'tail',
+  flexUnsettles: 'wing',
   wingsPart: 'wing',
   weakJoint: 'none',
   weakLinkage: 'none',

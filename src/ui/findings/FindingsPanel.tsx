@@ -128,7 +128,14 @@ function FindingCard({ finding, onShow }: FindingCardProps) {
               onBlur={() => dispatch(previewDropped())}
               onClick={() => dispatch(applyRemedy(remedy))}
             >
-              <Say words={remedy.label} />
+              <span>
+                <Say words={remedy.label} />
+                {remedy.brings && (
+                  <span className="block text-label text-faint">
+                    <Say words={remedy.brings} />
+                  </span>
+                )}
+              </span>
             </Button>
           ))}
         </div>

@@ -4,6 +4,7 @@ import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { solveTogether } from '@/core/5-aero/luFactors';
 import type { BeamLoad } from '../beam/beam';
+import { NOUGHT } from '../beam/vectors';
 
 /**
  * What every strip of the right half bears per dynamic pressure: force along
@@ -106,20 +107,38 @@ export function sumLoads(parts: readonly (readonly [number, StripLoads])[]): Str
   return { force, moment };
 }
 
-/** Force and moment about a point that loads of strips add up to on both sides, per dynamic pressure [m², m³]. */
-export function totalOf(lattice: Lattice, { force, moment }: StripLoads, parity: Parity, [x0, y0, z0]: Vector3) {
+/** What acts on both sides together: force and moment about a point, per dynamic pressure [m², m³]. */
+export interface Total {
+  readonly force: Vector3;
+  readonly moment: Vector3;
+}
+
+/** Force and moment about a point that loads of strips add up to on both sides. */
+export const totalOf = (lattice: Lattice, { force, moment }: StripLoads, parity: Parity, about: Vector3): Total =>
+  totalOfForces(lattice, parity, about, (strip) => beamLoadOf(lattice, strip, force[strip]!, moment[strip]!));
+
+/** The same of forces whichever way they point. @param of force at a place and moment of the right half’s strips, null for none */
+export function totalOfForces(
+  lattice: Lattice,
+  parity: Parity,
+  [x0, y0, z0]: Vector3,
+  of: (strip: number) => Pick<BeamLoad, 'at' | 'force' | 'moment'> | null,
+): Total {
   const total = [0, 0, 0, 0, 0, 0];
   lattice.strips.forEach((strip, index) => {
-    const { at, force: push, moment: own } = beamLoadOf(lattice, index, force[index]!, moment[index]!);
+    const load = of(index);
+    if (!load) return;
+    const { at, force: push, moment: own = NOUGHT } = load;
     const [x, y, z] = [at[0] - x0, at[1] - y0, at[2] - z0];
     const isMirrored = lattice.surfaces[strip.surface]!.mirrored;
     const even = isMirrored ? (parity === 'symmetric' ? 2 : 0) : 1;
     const odd = isMirrored ? (parity === 'symmetric' ? 0 : 2) : 1;
+    total[0]! += even * push[0];
     total[1]! += odd * push[1];
     total[2]! += even * push[2];
-    total[3]! += odd * (y * push[2] - z * push[1] + own![0]);
-    total[4]! += even * (-x * push[2] + own![1]);
-    total[5]! += odd * (x * push[1] + own![2]);
+    total[3]! += odd * (y * push[2] - z * push[1] + own[0]);
+    total[4]! += even * (z * push[0] - x * push[2] + own[1]);
+    total[5]! += odd * (x * push[1] - y * push[0] + own[2]);
   });
   return {
     force: [total[0]!, total[1]!, total[2]!] as Vector3,

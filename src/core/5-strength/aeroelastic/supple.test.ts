@@ -62,8 +62,8 @@ describe('a stiff wing on a spring', () => {
     matrices,
     parity: 'symmetric',
     beams: new Map(),
-    mounts: [{ surfaces: [0], turnBy, isMiddle: true, airAngle: 0 }],
-    steady: null,
+    mounts: [{ surfaces: [0], turnBy, isMiddle: true }],
+    steady: [],
   });
 
   test('diverges at K/(S e C_Lα)', () => {
@@ -88,14 +88,15 @@ describe('a flap on a stiff wing on a spring', () => {
     (moment[1] - (at[0] - axis) * force[2]) / spring,
     0,
   ];
-  const mounts = [{ surfaces: [0], turnBy, isMiddle: true, airAngle: 0 }];
-  const body = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts, steady: null });
+  const mounts = [{ surfaces: [0], turnBy, isMiddle: true }];
+  const body = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts, steady: [] });
   const flap = stripLoadsOf(
     matrices,
     controlCase(matrices, 'symmetric', solution.prepared.commands.roll.odd.angles).circulation,
   );
   const turned = loadsOfTurns(matrices, 'symmetric', [new Float64Array(lattice.strips.length).fill(1)])[0]!;
   const lift = (of: StripLoads) => totalOf(lattice, of, 'symmetric', [0, 0, 0]).force[2];
+  const lifting = { about: [0, 0, 0] as Vector3, pick: ({ force }: { readonly force: Vector3 }) => force[2] };
   const about = (of: StripLoads, x: number) => totalOf(lattice, of, 'symmetric', [x, 0, 0]).moment[1];
   // Lift slope per area and where it acts, lift and moment of the flap about that point: a typical section.
   const centre = -about(turned, 0) / lift(turned);
@@ -103,7 +104,7 @@ describe('a flap on a stiff wing on a spring', () => {
   const diverges = spring / (lift(turned) * (axis - centre));
 
   test('loses all of its lift at K C_lδ/(S c C_lα |C_mδ|)', () => {
-    const kept = effectKept(body, flap, lift)!;
+    const kept = effectKept(body, flap, lifting)!;
     expect(reverses).toBeGreaterThan(0);
     expectWithin(
       turnOf((pressure) => kept.signAt(pressure), 3 * reverses),
@@ -126,8 +127,8 @@ describe('a flap on a stiff wing on a spring', () => {
         0,
       ],
     }));
-    const early = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts: soft, steady: null });
-    const kept = effectKept(early, flap, lift)!;
+    const early = supple({ matrices, parity: 'symmetric', beams: new Map(), mounts: soft, steady: [] });
+    const kept = effectKept(early, flap, lifting)!;
     const away = spring / (lift(turned) * (0.15 - centre));
     expect(away).toBeLessThan(0.6 * reverses);
     expect(kept.at(1.2 * away)!).toBeLessThan(0);
@@ -183,7 +184,7 @@ describe('a wing that twists', () => {
       parity: 'symmetric',
       beams: new Map([[0, uniformBeam(solution, twist, axis)]]),
       mounts: [],
-      steady: null,
+      steady: [],
       air: (all) => all.map(strips),
     });
     const expected = ((Math.PI / 2) ** 2 * twist) / (e * 0.2 * 0.36 * slope);
@@ -205,7 +206,7 @@ describe('a wing that twists', () => {
               parity,
               beams: new Map([[0, uniformBeam(solution, twist, axis)]]),
               mounts: [],
-              steady: null,
+              steady: [],
             }),
             pressure,
           ),
@@ -235,8 +236,8 @@ describe('a tail on a boom', () => {
       matrices,
       parity: 'symmetric',
       beams: new Map(),
-      mounts: [{ surfaces: [tail], turnBy, isMiddle: true, airAngle: 0 }],
-      steady: null,
+      mounts: [{ surfaces: [tail], turnBy, isMiddle: true }],
+      steady: [],
     });
     const turned = new Float64Array(lattice.strips.length);
     for (let strip = lattice.firstStrip[tail]!; strip < lattice.firstStrip[tail + 1]!; strip++) turned[strip] = 1;

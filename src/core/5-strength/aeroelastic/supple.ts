@@ -8,7 +8,7 @@ import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { cross, NOUGHT, times } from '../beam/vectors';
 import { type TwistShapes, twistShapes } from './shapes';
-import { beamLoadOf, loadsOfTurns, normalOf, type StripLoads, sumLoads } from './stripLoads';
+import { beamLoadOf, loadsOfTurns, normalOf, type StripLoads, sumLoads, type Total, totalOfForces } from './stripLoads';
 
 /** Something that surfaces are fixed to and that turns under their loads. */
 export interface Mount {
@@ -18,8 +18,6 @@ export interface Mount {
   readonly turnBy: (force: Vector3, at: Vector3, moment: Vector3) => Vector3;
   /** True for one in the middle: it bears both sides. */
   readonly isMiddle: boolean;
-  /** Steepness of the air that meets what is on it [rad]. */
-  readonly airAngle: number;
 }
 
 export interface SuppleInput {
@@ -28,10 +26,18 @@ export interface SuppleInput {
   /** Beams by surface of the lattice; what has none is stiff. */
   readonly beams: ReadonlyMap<number, SurfaceBeam>;
   readonly mounts: readonly Mount[];
-  /** Loads of the steady state per dynamic pressure, which turn with what they act on. */
-  readonly steady: StripLoads | null;
+  /** Loads per dynamic pressure of the cases that steady states are made of; they turn with what they act on. */
+  readonly steady: readonly StripLoads[];
   /** What the air answers turns of strips with [rad]; the lattice without it. */
   readonly air?: (turns: readonly Float64Array[]) => StripLoads[];
+}
+
+/** The steady flight that an aircraft is bent from. */
+export interface SteadyState {
+  /** How much of each of its cases. */
+  readonly shares: readonly number[];
+  /** Steepness of the air that meets what is on every mount [rad]. */
+  readonly airAngles: readonly number[];
 }
 
 /**
@@ -50,7 +56,18 @@ export interface Supple {
   readonly firstMount: number;
   readonly answers: readonly StripLoads[];
   readonly coupling: Float64Array;
+  /** Loads of the steady cases, which turn with what they act on: what that adds to the coupling. */
+  readonly tilts: readonly Tilt[];
+  /** The steady state: shares of its cases, and by how much every answer counts (mounts that roll meet air as steep as it is there). */
+  readonly shares: readonly number[];
+  readonly scale: Float64Array;
   readonly turnsBy: (loads: StripLoads) => Float64Array;
+}
+
+export interface Tilt {
+  readonly coupling: Float64Array;
+  /** Force and moment about a point that one radian of each unknown adds by turning the load. */
+  readonly totals: (about: Vector3) => readonly (Total | null)[];
 }
 
 /** Turn of every strip of a surface about its own direction under loads of a beam [rad]. */
@@ -78,10 +95,10 @@ export function placeOn({ stretches }: Beam, place: number): { readonly index: n
   return { index, share: Math.min(1, Math.max(0, (place - from) / (to - from))) };
 }
 
-/** Turn of a strip by a unit turn of its mount about an axis: θ·(n × V), V along the datum and as steep as the air there. */
-const turnedBy = (lattice: Lattice, strip: number, airAngle: number): Vector3 => {
+/** Turn of a strip by a unit turn of its mount about an axis: θ·(n × V), V along the datum; about the first axis for each radian that the air there is steep. */
+const turnedBy = (lattice: Lattice, strip: number): Vector3 => {
   const { tangentY, tangentZ } = lattice.strips[strip]!;
-  return [-tangentZ * airAngle, tangentY, tangentZ];
+  return [-tangentZ, tangentY, tangentZ];
 };
 
 /** What of a turn both sides share: alike on both, only about the y axis; opposite, only about the others. */
@@ -147,7 +164,7 @@ export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleI
         // An axis that both sides hold against one another does not turn.
         if (!keptBy(parity, mount.isMiddle && surfaces[surface]!.mirrored)[axis]) continue;
         for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++)
-          turned[strip] = turnedBy(lattice, strip, mount.airAngle)[axis]!;
+          turned[strip] = turnedBy(lattice, strip)[axis]!;
       }
       turns.push(turned);
     }
@@ -160,8 +177,20 @@ export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleI
   answers.forEach((loads, column) => {
     turnsBy(loads).forEach((turn, row) => (coupling[row * size + column] = turn));
   });
-  if (steady) addTilted(coupling, { lattice, parity, mounts, steady, firstMount, size });
-  return { lattice, parity, size, shapes, firstMount, answers, coupling, turnsBy };
+  const tilts = steady.map((loads) => tiltedBy(loads, { lattice, parity, mounts, firstMount, size }));
+  const none: SteadyState = { shares: steady.map(() => 0), airAngles: mounts.map(() => 0) };
+  const scale = new Float64Array(size);
+  return inState(
+    { lattice, parity, size, shapes, firstMount, answers, coupling, tilts, turnsBy, shares: none.shares, scale },
+    none,
+  );
+}
+
+/** The same aircraft bent from another steady state. */
+export function inState(body: Supple, { shares, airAngles }: SteadyState): Supple {
+  const scale = new Float64Array(body.size).fill(1);
+  airAngles.forEach((angle, mount) => (scale[body.firstMount + 3 * mount] = angle));
+  return { ...body, shares, scale };
 }
 
 /** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
@@ -192,35 +221,54 @@ interface Tilted {
   readonly lattice: Lattice;
   readonly parity: Parity;
   readonly mounts: readonly Mount[];
-  readonly steady: StripLoads;
   readonly firstMount: number;
   readonly size: number;
 }
 
 /** A load that is there turns with what it acts on, θ × F, and so turns the mount further. */
-function addTilted(coupling: Float64Array, { lattice, parity, mounts, steady, firstMount, size }: Tilted): void {
+function tiltedBy(steady: StripLoads, { lattice, parity, mounts, firstMount, size }: Tilted): Tilt {
+  const coupling = new Float64Array(size * size);
+  const isOn = (mount: Mount, strip: number) => mount.surfaces.includes(lattice.strips[strip]!.surface);
+  const tilted = (strip: number, axis: number) => ({
+    at: beamLoadOf(lattice, strip, 0, 0).at,
+    force: cross(AXES[axis]!, times(normalOf(lattice.strips[strip]!), steady.force[strip]!)),
+  });
   mounts.forEach((mount, index) => {
     const row = firstMount + 3 * index;
     for (const surface of mount.surfaces) {
       const isShared = mount.isMiddle && lattice.surfaces[surface]!.mirrored;
       const kept = keptBy(parity, isShared);
-      for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++) {
-        const there = times(normalOf(lattice.strips[strip]!), steady.force[strip]!);
-        const { at } = beamLoadOf(lattice, strip, 0, 0);
-        AXES.forEach((about, axis) => {
-          const turned = mount.turnBy(cross(about, there), at, NOUGHT);
+      for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++)
+        for (let axis = 0; axis < 3; axis++) {
+          const { at, force } = tilted(strip, axis);
+          const turned = mount.turnBy(force, at, NOUGHT);
           for (let to = 0; to < 3; to++)
             if (kept[to]) coupling[(row + to) * size + row + axis]! += (isShared ? 2 : 1) * turned[to]!;
-        });
-      }
+        }
     }
   });
+  const totals = (about: Vector3) =>
+    Array.from({ length: size }, (_, unknown) => {
+      const mount = mounts[Math.floor((unknown - firstMount) / 3)];
+      return mount
+        ? totalOfForces(lattice, parity, about, (strip) =>
+            isOn(mount, strip) ? tilted(strip, (unknown - firstMount) % 3) : null,
+          )
+        : null;
+    });
+  return { coupling, totals };
 }
 
 /** The equations at a dynamic pressure [Pa]: I − q K. */
-function matrixAt({ size, coupling }: Supple, pressure: number): Float64Array {
+function matrixAt({ size, coupling, scale, tilts, shares }: Supple, pressure: number): Float64Array {
   const matrix = new Float64Array(size * size);
-  for (let index = 0; index < matrix.length; index++) matrix[index] = -pressure * coupling[index]!;
+  for (let index = 0; index < matrix.length; index++)
+    matrix[index] = -pressure * coupling[index]! * scale[index % size]!;
+  tilts.forEach((tilt, which) => {
+    const share = pressure * shares[which]!;
+    if (share !== 0)
+      for (let index = 0; index < matrix.length; index++) matrix[index]! -= share * tilt.coupling[index]!;
+  });
   for (let row = 0; row < size; row++) matrix[row * size + row]! += 1;
   return matrix;
 }
@@ -252,10 +300,10 @@ export const settledUnder = (body: Supple, pressure: number, loads: StripLoads):
   );
 
 /** Loads that the air answers with, per dynamic pressure. */
-export const answered = ({ answers, lattice }: Supple, unknowns: Float64Array): StripLoads =>
+export const answered = ({ answers, scale, lattice }: Supple, unknowns: Float64Array): StripLoads =>
   sumLoads([
     [0, { force: new Float64Array(lattice.strips.length), moment: new Float64Array(lattice.strips.length) }],
-    ...answers.map((loads, index) => [unknowns[index]!, loads] as const),
+    ...answers.map((loads, index) => [unknowns[index]! * scale[index]!, loads] as const),
   ]);
 
 /** Shares of the shapes that turns of strips come to, for turns that weights cause. */

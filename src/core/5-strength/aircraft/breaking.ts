@@ -44,9 +44,15 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
       [under(one, one.bent), under(two, two.bent)],
     ] as const;
     const sections = ends.map(({ stretch, place }, index): Loaded => {
-      const both = [stiff, bent].map(([first, second]) => grown(first[index]!, second[index]!));
+      const [asDrawn, asBent] = [stiff, bent].map(([first, second]) => grown(first[index]!, second[index]!)) as [
+        Grown,
+        Grown,
+      ];
       // What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse.
-      const at = both.reduce((a, b) => (bending(stretch, b) > bending(stretch, a) ? b : a));
+      const at: Grown = (factor) => {
+        const [a, b] = [asDrawn(factor), asBent(factor)];
+        return bending(stretch, b) > bending(stretch, a) ? b : a;
+      };
       return { surface, place, stretch, isJoint: false, at };
     });
     all.push(...sections);
@@ -58,15 +64,17 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
   return all;
 }
 
+type Grown = (factor: number) => Internal;
+
 /** What grows evenly with the load factor, from what it is at one and at two. */
 const grown =
-  (one: Internal, two: Internal) =>
-  (factor: number): Internal => ({
+  (one: Internal, two: Internal): Grown =>
+  (factor) => ({
     force: plus(one.force, times(minus(two.force, one.force), factor - 1)),
     moment: plus(one.moment, times(minus(two.moment, one.moment), factor - 1)),
   });
 
-const bending = ({ aft }: Stretch, at: (factor: number) => Internal): number => Math.abs(dot(at(START).moment, aft));
+const bending = ({ aft }: Stretch, { moment }: Internal): number => Math.abs(dot(moment, aft));
 
 /** The load factor from which the search starts. */
 const START = 3;

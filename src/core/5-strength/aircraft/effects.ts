@@ -8,8 +8,8 @@ export function pitchEffects(
   body: SuppleAircraft,
   pressure: Pascals,
 ): { readonly liftSlopeKept: Fraction; readonly neutralPointShift: Metres } | null {
-  const { model, alpha, about } = body.stiff;
-  const stiff = stripLoadsOf(model.matrices, model.stateAt(alpha + Math.PI / 2, 0).circulation);
+  const { model, cruise, about } = body.stiff;
+  const stiff = stripLoadsOf(model.matrices, model.stateAt(cruise.alpha + Math.PI / 2, 0).circulation);
   const unknowns = settledUnder(body.alike, pressure, stiff);
   if (!unknowns) return null;
   const total = (loads: StripLoads) => totalOf(model.lattice, loads, 'symmetric', about);

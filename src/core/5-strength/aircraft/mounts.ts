@@ -1,9 +1,4 @@
-import {
-  metresFromMillimetres,
-  millimetresFromMetres as millimetres,
-  type Metres,
-  type Radians,
-} from '@/core/1-base/units/convert';
+import { metresFromMillimetres, millimetresFromMetres as millimetres, type Metres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -24,6 +19,9 @@ export interface Boom {
   readonly isMiddle: boolean;
   /** Places of the surfaces on it. */
   readonly surfaces: readonly number[];
+  /** Where it is held, aft of the datum [m]; and whether it reaches to the rear from there. */
+  readonly from: Metres;
+  readonly isAft: boolean;
   /** From where it is held to the middle of what it carries [m]. */
   readonly length: Metres;
 }
@@ -103,14 +101,14 @@ export function boomsOf(design: Design, surfaces: readonly PlacedSurface[]): Boo
         beam: bodyBeam(stuff, from, to),
         isMiddle: !body.mirrored,
         surfaces: within,
+        from,
+        isAft: to > from,
         length: Math.abs(to - from),
       };
     });
   });
 }
 
-/** Booms as things that turn under their surfaces. @param airAngle steepness of the air that meets a surface [rad] */
-export const mountsOf = (booms: readonly Boom[], airAngle: (surface: number) => Radians): Mount[] =>
-  booms.flatMap(({ beam, surfaces, isMiddle }) =>
-    beam ? [{ surfaces, turnBy: endTurn(beam), isMiddle, airAngle: airAngle(surfaces[0]!) }] : [],
-  );
+/** Booms as things that turn under their surfaces. */
+export const mountsOf = (booms: readonly Boom[]): Mount[] =>
+  booms.flatMap(({ beam, surfaces, isMiddle }) => (beam ? [{ surfaces, turnBy: endTurn(beam), isMiddle }] : []));

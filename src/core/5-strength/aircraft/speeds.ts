@@ -1,8 +1,8 @@
-import type { MetresPerSecond, Vector3 } from '@/core/1-base/units/convert';
+import type { MetresPerSecond } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { effectKept } from '../aeroelastic/effectKept';
-import { signAt, type Supple } from '../aeroelastic/supple';
-import { type StripLoads, totalOf } from '../aeroelastic/stripLoads';
+import { inState, settled, signAt, type Supple } from '../aeroelastic/supple';
+import type { StripLoads } from '../aeroelastic/stripLoads';
 import type { SuppleAircraft } from './suppleAircraft';
 
 /** No model of board goes faster; beyond it a speed is said to be none [m/s]. */
@@ -32,11 +32,52 @@ function firstTurn(value: (speed: number) => number): MetresPerSecond | null {
 
 const pressureAt = ({ stiff }: SuppleAircraft, speed: number) => (stiff.air.density * speed ** 2) / 2;
 
+/** Where nothing holds against the air. */
+export interface Divergence {
+  readonly speed: MetresPerSecond;
+  /** What then turns away: a surface, or the body that carries it. */
+  readonly part: string;
+}
+
 /** Speed at which a twist feeds itself: the equations of bending and air have no answer; of both halves the slower. */
-export function divergenceSpeed(body: SuppleAircraft): MetresPerSecond | null {
-  const of = (supple: Supple) => firstTurn((speed) => signAt(supple, pressureAt(body, speed)));
-  const found = [of(body.alike), of(body.opposite())].filter((speed) => speed !== null);
-  return found.length > 0 ? Math.min(...found) : null;
+export function divergenceSpeed(body: SuppleAircraft): Divergence | null {
+  const found = [body.alike, body.opposite()].flatMap((supple) => {
+    const speed = firstTurn((at) => {
+      const pressure = pressureAt(body, at);
+      return signAt(inState(supple, body.steadyAt(pressure)), pressure);
+    });
+    return speed === null ? [] : [{ speed, supple }];
+  });
+  const first = found.toSorted((a, b) => a.speed - b.speed)[0];
+  return first ? { speed: first.speed, part: partThatTurns(body, first.supple, first.speed) } : null;
+}
+
+/** Just below the speed of divergence whatever disturbs it is answered in the shape in which it will turn away. */
+const JUST_BELOW = 0.999;
+
+function partThatTurns(body: SuppleAircraft, supple: Supple, speed: MetresPerSecond): string {
+  const pressure = pressureAt(body, JUST_BELOW * speed);
+  const here = inState(supple, body.steadyAt(pressure));
+  const turned = settled(here, pressure, new Float64Array(supple.size).fill(1)) ?? new Float64Array(supple.size);
+  const { surfaces, booms } = body;
+  let row = 0;
+  const parts = [
+    ...supple.shapes.map(({ surface, values }) => {
+      const atTip = values.reduce((sum, _, shape) => sum + turned[row + shape]!, 0);
+      row += values.length;
+      return { name: surfaces[surface]!.source.name || surfaces[surface]!.id, turn: Math.abs(atTip) };
+    }),
+    ...booms
+      .filter(({ beam }) => beam !== null)
+      .map((boom, mount) => {
+        const first = supple.firstMount + 3 * mount;
+        return {
+          name: boom.body.name || boom.body.id,
+          turn: Math.hypot(turned[first]!, turned[first + 1]!, turned[first + 2]!),
+        };
+      }),
+  ];
+  return parts.toSorted((a, b) => b.turn - a.turn)[0]!.name;
 }
 
 /** Moment of a command about the balance point as everything bends, over that of a stiff aircraft. */
@@ -45,17 +86,11 @@ export interface Kept {
   readonly reverses: () => MetresPerSecond | null;
 }
 
-/** How much of the moment of a load about an axis is left at speed; null where there is none to begin with. @param loads of one radian of the command, per dynamic pressure */
-export function kept(
-  body: SuppleAircraft,
-  parity: Parity,
-  loads: StripLoads,
-  pick: (moment: Vector3) => number,
-): Kept | null {
+/** How much of the moment of a load about an axis is left at speed, in level flight at that speed; null where there is none to begin with. @param loads of one radian of the command, per dynamic pressure */
+export function kept(body: SuppleAircraft, parity: Parity, loads: StripLoads, axis: 0 | 1 | 2): Kept | null {
   const supple = parity === 'symmetric' ? body.alike : body.opposite();
-  const { about, model } = body.stiff;
-  const momentOf = (of: StripLoads) => pick(totalOf(model.lattice, of, parity, about).moment);
-  const effect = effectKept(supple, loads, momentOf);
+  const { about } = body.stiff;
+  const effect = effectKept(supple, loads, { about, pick: ({ moment }) => moment[axis] }, body.steadyAt);
   return (
     effect && {
       at: (speed) => effect.at(pressureAt(body, speed)),

@@ -5,9 +5,19 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
-import type { FlowCase } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
-import { answered, type Held, heldAt, sharesOf, supple, type Supple, turnsOf } from '../aeroelastic/supple';
+import {
+  answered,
+  type Held,
+  heldAt,
+  inState,
+  type Mount,
+  sharesOf,
+  type SteadyState,
+  supple,
+  type Supple,
+  turnsOf,
+} from '../aeroelastic/supple';
 import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, totalOf } from '../aeroelastic/stripLoads';
 import type { BeamLoad } from '../beam/beam';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
@@ -23,10 +33,8 @@ export interface StiffAircraft {
   readonly air: Air;
   readonly mass: Kilograms;
   readonly about: Vector3;
-  /** Level flight at cruise speed, for what turns with its loads; and the downwash at what lies behind. */
-  readonly cruise: FlowCase;
-  readonly alpha: Radians;
-  readonly downwash: Radians;
+  /** Level flight at cruise speed: dynamic pressure, angle of attack, and the downwash at what lies behind. */
+  readonly cruise: { readonly pressure: Pascals; readonly alpha: Radians; readonly downwash: Radians };
 }
 
 /** The aircraft with its beams, booms and masses, and how its strips turn under their loads. */
@@ -41,6 +49,8 @@ export interface SuppleAircraft {
   readonly cases: readonly StripCase[];
   /** Where left and right are opposite, worked out when it is asked for. */
   readonly opposite: () => Supple;
+  /** Level flight at a dynamic pressure, for what turns with its loads. */
+  readonly steadyAt: (pressure: Pascals) => SteadyState;
 }
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
@@ -101,17 +111,23 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     masses.set(index, carriedMasses(design, surfaces, surface));
   });
   const booms = boomsOf(design, surfaces);
-  const airAngle = (surface: number) => stiff.alpha - (surfaces[surface]!.role === 'canard' ? 0 : stiff.downwash);
-  const mounts = mountsOf(booms, airAngle);
-  const steady = stripLoadsOf(model.matrices, stiff.cruise.circulation);
+  const mounts = mountsOf(booms);
+  const unit = [model.level, model.rising, ...(model.commanded ? [model.commanded] : [])].map((flow) =>
+    stripLoadsOf(model.matrices, flow.circulation),
+  );
+  const steadyAt = steadyStates(stiff, mounts);
   const build = (parity: 'symmetric' | 'antisymmetric') =>
-    supple({ matrices: model.matrices, parity, beams, mounts, steady: parity === 'antisymmetric' ? steady : null });
+    inState(
+      supple({ matrices: model.matrices, parity, beams, mounts, steady: parity === 'antisymmetric' ? unit : [] }),
+      steadyAt(stiff.cruise.pressure),
+    );
   let opposite: Supple | undefined;
   const alike = build('symmetric');
-  const cases = [model.level, model.rising, ...(model.commanded ? [model.commanded] : [])].map((flow): StripCase => {
-    const loads = stripLoadsOf(model.matrices, flow.circulation);
-    return { loads, total: totalOf(model.lattice, loads, 'symmetric', about), turns: alike.turnsBy(loads) };
-  });
+  const cases = unit.map((loads): StripCase => ({
+    loads,
+    total: totalOf(model.lattice, loads, 'symmetric', about),
+    turns: alike.turnsBy(loads),
+  }));
   return {
     stiff,
     surfaces,
@@ -121,6 +137,41 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     alike,
     cases,
     opposite: () => (opposite ??= build('antisymmetric')),
+    steadyAt,
+  };
+}
+
+/** Slower than that share of the dynamic pressure of cruise no level flight is asked for. */
+const SLOWEST = 0.5;
+
+/**
+ * Level flight by the dynamic pressure: what it takes of the unit cases and how
+ * steep the air is at the mounts go with its lift coefficient, as 1/q; known
+ * from two trims, at cruise speed and at twice that.
+ */
+function steadyStates(
+  { model, mass, about, cruise }: StiffAircraft,
+  mounts: readonly Mount[],
+): (pressure: Pascals) => SteadyState {
+  const known = ([cruise.pressure, 4 * cruise.pressure] as const).map((pressure) => {
+    const lift = (mass * GRAVITY) / (pressure * model.reference.area);
+    const trimmed = trim(model, { lift, about });
+    return trimmed.ok ? { alpha: trimmed.state.alpha, command: trimmed.state.elevator ?? 0 } : null;
+  });
+  const [slow, fast] = known[0] && known[1] ? [known[0], known[1]] : [null, null];
+  return (pressure) => {
+    const lift = Math.min(1 / SLOWEST, cruise.pressure / pressure);
+    const between = (a: number, b: number) => b + ((a - b) * (lift - 0.25)) / 0.75;
+    const alpha = slow ? between(slow.alpha, fast.alpha) : cruise.alpha;
+    const command = slow ? between(slow.command, fast.command) : 0;
+    const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
+    return {
+      shares: [cosine, sine, ...(model.commanded ? [command * cosine] : [])],
+      airAngles: mounts.map(({ surfaces }) => {
+        const isAhead = model.lattice.surfaces[surfaces[0]!]!.role === 'canard';
+        return alpha - (isAhead ? 0 : cruise.downwash * lift);
+      }),
+    };
   };
 }
 

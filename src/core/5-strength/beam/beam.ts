@@ -223,11 +223,14 @@ export interface Worked {
   readonly by: Utilisation | 'shear';
 }
 
-/** Bending and shear. Beyond the limit of its weakest member the section is asked what the others bear. */
+/** From just below the limit of its weakest member a section is asked what the others bear. */
+const NEAR_LIMIT = 0.99;
+
+/** Bending and shear. */
 export function workedAt({ whole, aft, up, shearStrength }: Stretch, { force, moment }: Internal): Worked {
   const [upward, rearward] = [dot(moment, aft), -dot(moment, up)];
   const first = utilisation(whole, curvatureOf(whole, upward, rearward));
-  const bent = first.share > 1 ? bearing(whole, upward, rearward) : first;
+  const bent = first.share > NEAR_LIMIT ? bearing(whole, upward, rearward) : first;
   const sheared = shearStrength > 0 ? Math.abs(dot(force, up)) / shearStrength : 0;
   return sheared > bent.share ? { share: sheared, by: 'shear' } : { share: bent.share, by: bent };
 }

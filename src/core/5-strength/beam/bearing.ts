@@ -12,22 +12,41 @@ const MOST_LOSSES = 4;
 
 const isSame = (a: Fibre, b: Fibre): boolean => a.member === b.member && a.rod === b.rod;
 
+/** More rods than that at one place are left out one by one only, not in all ways. */
+const MOST_WAYS = 4;
+
+/** The section with some of its rods taking no part: all ways for a few of them. */
+function withoutRods(whole: Composite): Composite[] {
+  const rods = [...new Set(whole.fibres.flatMap(({ rod }) => (rod === undefined ? [] : [rod])))];
+  const sets =
+    rods.length <= MOST_WAYS
+      ? Array.from({ length: 2 ** rods.length }, (_, way) => rods.filter((__, rod) => (way >> rod) % 2 === 1))
+      : [[], rods, ...rods.map((rod) => [rod])];
+  return sets.map((idle) =>
+    idle.length === 0 ? whole : composite(whole.fibres.filter(({ rod }) => rod === undefined || !idle.includes(rod))),
+  );
+}
+
 /**
  * How hard a section is worked under moments up and aft [N·m]. When the weakest
- * member gives way the others share the moment anew; the section breaks where
- * the best of these states does, so that a member more never weakens it.
+ * member gives way the others share the moment anew, and a rod may take no
+ * part; the section breaks where the best of these states does, so that a
+ * member more never weakens it. Source: the static theorem of limit analysis:
+ * it bears whatever some sharing that balances bears (Megson, ch. 9).
  */
 export function bearing(whole: Composite, up: number, aft: number): Utilisation {
   let best: Utilisation | null = null;
-  let left = whole;
-  for (let losses = 0; losses < MOST_LOSSES && left.pull > 0; losses++) {
-    const worked = utilisation(left, curvatureOf(left, up, aft));
-    if (best === null || worked.share < best.share) best = worked;
-    const { fibre } = worked;
-    if (!fibre || worked.share === 0) break;
-    const others = left.fibres.filter((other) => !isSame(other, fibre));
-    if (others.length === 0 || others.length === left.fibres.length) break;
-    left = composite(others);
+  for (const state of withoutRods(whole)) {
+    let left = state;
+    for (let losses = 0; losses < MOST_LOSSES && left.pull > 0; losses++) {
+      const worked = utilisation(left, curvatureOf(left, up, aft));
+      if (best === null || worked.share < best.share) best = worked;
+      const { fibre } = worked;
+      if (!fibre || worked.share === 0) break;
+      const others = left.fibres.filter((other) => !isSame(other, fibre));
+      if (others.length === 0 || others.length === left.fibres.length) break;
+      left = composite(others);
+    }
   }
   return best ?? { share: up === 0 && aft === 0 ? 0 : Infinity, fibre: null, isPressed: false };
 }

@@ -13,7 +13,7 @@ const NEVER = 'More than a hundred times its weight: nothing of board is asked f
 const ONE_WING = 'There are no two wings to differ.';
 
 /** Deflections, what breaks, and what bending does to lift. */
-export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: StrengthContext) {
+export function bendsOf({ body, cruise, dive, asked, solution, atCruise, atDive }: StrengthContext) {
   const limit = atDive?.(asked) ?? null;
   const surfaces =
     atCruise && atDive && limit
@@ -24,7 +24,9 @@ export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: Str
   const breaks = breakingAt(body, atCruise);
   const inDive = breakingAt(body, atDive);
   const known = breaks !== null && breaks !== 'never' ? breaks : null;
-  const kept = pitchEffects(body, pressureOf(solution.prepared.air.density, cruise));
+  const { density } = solution.prepared.air;
+  const kept = pitchEffects(body, pressureOf(density, cruise));
+  const keptInDive = dive === cruise ? kept : pitchEffects(body, pressureOf(density, dive));
   const band = wing === null ? null : bandAtRoot(body, wing);
   const apart = flexApart(body, limit);
   const because = body.beams.size === 0 ? NO_BOARD : UNSETTLED;
@@ -39,6 +41,7 @@ export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: Str
       deflectionBand: tip ? band : null,
       liftSlopeKept: kept?.liftSlopeKept ?? null,
       neutralPointShift: kept?.neutralPointShift ?? null,
+      neutralPointShiftAtDive: keptInDive?.neutralPointShift ?? null,
       flexApart: apart,
       surfaces,
     },
@@ -51,6 +54,7 @@ export function bendsOf({ body, cruise, asked, solution, atCruise, atDive }: Str
         : reasonsOf(['breakingAtDive'], inDive === 'never' ? NEVER : because)),
       ...(tip ? {} : reasonsOf(['tipDeflection', 'tipTwist', 'deflectionBand'], wing === null ? NO_BOARD : UNSETTLED)),
       ...(kept ? {} : reasonsOf(['liftSlopeKept', 'neutralPointShift'], UNSETTLED)),
+      ...(keptInDive ? {} : reasonsOf(['neutralPointShiftAtDive'], UNSETTLED)),
       ...(apart === null ? reasonsOf(['flexApart'], limit ? ONE_WING : because) : {}),
     },
   };

@@ -46,9 +46,11 @@ export function strengthContext(solution: Solution, mass: Kilograms, needed: Nee
     air,
     mass,
     about,
-    cruise: solution.state,
-    alpha: solution.alpha,
-    downwash: needed.pitch.downwash ?? 0,
+    cruise: {
+      pressure: (air.density * design.conditions.cruiseSpeed ** 2) / 2,
+      alpha: solution.alpha,
+      downwash: needed.pitch.downwash ?? 0,
+    },
   });
   const cruise = design.conditions.cruiseSpeed;
   const { total, induced } = needed.drag;

@@ -25,28 +25,35 @@ export function controlEffectsOf({ body, solution, cruise }: StrengthContext) {
       : null;
   const [roll, yaw] = [loadsOf('roll'), loadsOf('yaw')];
   const keptOf = (loads: ReturnType<typeof loadsOf>, axis: 0 | 2): Kept | null =>
-    loads ? kept(body, 'antisymmetric' satisfies Parity, loads, (moment) => moment[axis]) : null;
+    loads ? kept(body, 'antisymmetric' satisfies Parity, loads, axis) : null;
   const rolls = keptOf(roll, 0);
   const yaws = keptOf(yaw, 2);
   const yawRolls = keptOf(yaw, 0);
-  const [rollTurns, yawTurns] = [rolls?.reverses() ?? null, yaws?.reverses() ?? null];
+  const [rollTurns, yawTurns, yawRollTurns] = [rolls, yaws, yawRolls].map((of) => of?.reverses() ?? null) as [
+    number | null,
+    number | null,
+    number | null,
+  ];
   const divergence = divergenceSpeed(body);
   const none = say`None up to ${metresPerSecond(FASTEST, 0)}.`;
   const share = (of: Kept | null) => of?.at(cruise) ?? null;
   const missing = (loads: unknown, of: Kept | null) => (loads ? (of ? AWAY : NO_HOLD) : NO_COMMAND);
   return {
     values: {
-      divergenceSpeed: divergence,
+      divergenceSpeed: divergence?.speed ?? null,
+      divergesBy: divergence?.part ?? null,
       aileronReversalSpeed: rollTurns,
       rudderReversalSpeed: yawTurns,
+      rudderRollReversalSpeed: yawRollTurns,
       rollKept: share(rolls),
       rudderYawKept: share(yaws),
       rudderRollKept: share(yawRolls),
     },
     reasons: {
-      ...(divergence === null ? { divergenceSpeed: none } : {}),
+      ...(divergence === null ? { divergenceSpeed: none, divergesBy: none } : {}),
       ...(rollTurns === null ? { aileronReversalSpeed: rolls ? none : missing(roll, rolls) } : {}),
       ...(yawTurns === null ? { rudderReversalSpeed: yaws ? none : missing(yaw, yaws) } : {}),
+      ...(yawRollTurns === null ? { rudderRollReversalSpeed: yawRolls ? none : missing(yaw, yawRolls) } : {}),
       ...(share(rolls) === null ? reasonsOf(['rollKept'], missing(roll, rolls)) : {}),
       ...(share(yaws) === null ? reasonsOf(['rudderYawKept'], missing(yaw, yaws)) : {}),
       ...(share(yawRolls) === null ? reasonsOf(['rudderRollKept'], missing(yaw, yawRolls)) : {}),
@@ -65,6 +72,10 @@ export function boomsOf({ body, solution, cruise }: StrengthContext) {
     );
     return {
       body: boom.body.name || boom.body.id,
+      id: boom.body.id,
+      carries: boom.surfaces.map((surface) => body.surfaces[surface]!.id),
+      from: boom.from,
+      isAft: boom.isAft,
       length: boom.length,
       pitchFactor: boomKept(body.alike, mount, boom.surfaces, pressure, 1),
       yawFactor: isUpright ? boomKept(body.opposite(), mount, boom.surfaces, pressure, 2) : null,

@@ -33,6 +33,10 @@ const surface = z.object({
 
 const boom = z.object({
   body: text('Body that carries the tail'),
+  id: text('That body, as the document names it'),
+  carries: z.array(text('Surface on it, as the document names it')),
+  from: quantity('length', 'Where the wing holds it, aft of the datum'),
+  isAft: z.boolean().meta({ description: 'True for one that reaches to the rear' }),
   length: quantity('length', 'From where the wing holds it to the middle of what it carries'),
   pitchFactor: maybe('percent', 'Share of the tail’s effect on pitch that it leaves at cruise speed'),
   yawFactor: maybe('percent', 'Share of the effect on yaw of what it carries that it leaves'),
@@ -75,12 +79,18 @@ export const strengthKeys = z.object({
   tipTwist: maybe('angle', 'How far it is turned there, leading edge up positive'),
   deflectionBand: maybe('percent', 'How far off both may be, as a share'),
   divergenceSpeed: maybe('speed', 'Speed at which a twist feeds itself'),
+  divergesBy: z
+    .string()
+    .nullable()
+    .meta({ description: 'What then turns away: a surface, or the body that carries it' }),
   aileronReversalSpeed: maybe('speed', 'Speed at which the roll command acts backward'),
   rudderReversalSpeed: maybe('speed', 'Speed at which the yaw command acts backward'),
+  rudderRollReversalSpeed: maybe('speed', 'Speed at which the roll of the yaw command turns round'),
   boomPitchFactor: maybe('percent', 'Share of the tail’s effect on pitch left by its boom at cruise speed'),
   boomYawFactor: maybe('percent', 'Share of the effect on yaw left by it'),
   liftSlopeKept: maybe('percent', 'Lift slope as it bends over that of a stiff aircraft, at cruise speed'),
   neutralPointShift: maybe('length', 'How far bending moves the neutral point at cruise speed, aft positive'),
+  neutralPointShiftAtDive: maybe('length', 'The same at the fastest dive'),
   rollKept: maybe('percent', 'Share of the roll command left by bending at cruise speed'),
   rudderYawKept: maybe('percent', 'Share of the yaw of the yaw command left by bending at cruise speed'),
   rudderRollKept: maybe('percent', 'Share of the roll of the yaw command left by bending at cruise speed'),

@@ -53,6 +53,8 @@ import { windOverBrief } from './windOverBrief';
 import { breaksInFlight } from './breaksInFlight';
 import { twistsAway } from './twistsAway';
 import { turnsRound } from './turnsRound';
+import { softBoom } from './softBoom';
+import { flexUnsettles } from './flexUnsettles';
 import { wingsPart } from './wingsPart';
 import { weakJoint } from './weakJoint';
 import { weakLinkage } from './weakLinkage';
@@ -112,6 +114,8 @@ export const RULES: readonly Rule[] = [
   breaksInFlight,
   twistsAway,
   turnsRound,
+  softBoom,
+  flexUnsettles,
   wingsPart,
   weakJoint,
   weakLinkage,

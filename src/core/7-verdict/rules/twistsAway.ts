@@ -7,13 +7,17 @@ const MARGIN = 1.22;
 /** A wing whose twist feeds itself at a speed that it may reach. */
 export const twistsAway = makeRule(
   { id: 'twistsAway', stage: 'strength', source: 'Bisplinghoff, Ashley & Halfman, Aeroelasticity, ch. 8' },
-  (design, { strength: { divergenceSpeed: away, diveSpeed } }) => {
+  (design, { strength: { divergenceSpeed: away, divergesBy, diveSpeed, booms } }) => {
     if (away === null || diveSpeed === null || away >= MARGIN * diveSpeed) return null;
     return {
       severity: away <= design.conditions.cruiseSpeed ? 'stop' : 'caution',
-      message: say`At ${metresPerSecond(away)} the air twists the wing faster than it can hold; a dive reaches ${metresPerSecond(
-        diveSpeed,
-      )}. Move a rod forward, close the section, or stay slower.`,
+      message: booms.some(({ body }) => body === divergesBy)
+        ? say`At ${metresPerSecond(away)} the air turns the tail faster than ${divergesBy!} can hold; a dive reaches ${metresPerSecond(
+            diveSpeed,
+          )}. Take a stiffer or a shorter boom, or stay slower.`
+        : say`At ${metresPerSecond(away)} the air twists ${divergesBy ?? 'the wing'} faster than it can hold; a dive reaches ${metresPerSecond(
+            diveSpeed,
+          )}. Move a rod forward, close the section, or stay slower.`,
       numbers: { away: metresPerSecond(away), dive: metresPerSecond(diveSpeed) },
     };
   },
