@@ -45,6 +45,31 @@ export const addBody = (): AppThunk<EditOutcome> =>
     return { ...design, bodies: [...design.bodies, body] };
   });
 
+const editBody = (id: string, change: (body: Body) => Body): AppThunk<EditOutcome> =>
+  editDesign((design) => ({
+    ...design,
+    bodies: design.bodies.map((body) => (body.id === id ? change(body) : body)),
+  }));
+
+/** Lays a rod through the middle of a body, from its nose to its tail. */
+export const addBodyRod = (body: string, stock: RodStock): AppThunk<EditOutcome> =>
+  editBody(body, (current) => {
+    const [first, last] = [current.frames[0]!, current.frames.at(-1)!];
+    const rod = {
+      ...stock,
+      id: freshId('rod', current.rods),
+      from: first.x,
+      to: last.x,
+      y: 0,
+      z: (last.top + last.bottom) / 2,
+      mirrored: false,
+    };
+    return { ...current, rods: [...current.rods, rod] };
+  });
+
+export const removeBodyRod = (body: string, rod: string): AppThunk<EditOutcome> =>
+  editBody(body, (current) => ({ ...current, rods: current.rods.filter(({ id }) => id !== rod) }));
+
 /** Takes a body out; what moved with it stays where it is. */
 export const removeBody = (id: string): AppThunk<EditOutcome> =>
   editDesign((design) => ({
@@ -67,19 +92,15 @@ export const changeFrames = (
   id: string,
   how: { readonly after: number } | { readonly without: number },
 ): AppThunk<EditOutcome> =>
-  editDesign((design) => ({
-    ...design,
-    bodies: design.bodies.map((body) => {
-      if (body.id !== id) return body;
-      if ('without' in how)
-        return body.frames.length > 2 ? { ...body, frames: body.frames.toSpliced(how.without, 1) } : body;
-      const a = body.frames[how.after]!;
-      const b = body.frames[how.after + 1];
-      const mean = (key: keyof typeof a) => (b ? Math.round((a[key] + b[key]) / 2) : a[key]);
-      const frame = { x: b ? mean('x') : a.x + 100, width: mean('width'), top: mean('top'), bottom: mean('bottom') };
-      return { ...body, frames: body.frames.toSpliced(how.after + 1, 0, frame) };
-    }),
-  }));
+  editBody(id, (body) => {
+    if ('without' in how)
+      return body.frames.length > 2 ? { ...body, frames: body.frames.toSpliced(how.without, 1) } : body;
+    const a = body.frames[how.after]!;
+    const b = body.frames[how.after + 1];
+    const mean = (key: keyof typeof a) => (b ? Math.round((a[key] + b[key]) / 2) : a[key]);
+    const frame = { x: b ? mean('x') : a.x + 100, width: mean('width'), top: mean('top'), bottom: mean('bottom') };
+    return { ...body, frames: body.frames.toSpliced(how.after + 1, 0, frame) };
+  });
 
 /** A drive at the nose or behind, with a propeller of a usual size. */
 export const addDrive = (kind: Propulsion['kind']): AppThunk<EditOutcome> =>

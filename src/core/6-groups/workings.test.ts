@@ -34,6 +34,12 @@ const HEADLINES = [
   'maximumLift',
   'neutralPointWithoutTail',
   'tailIncidence',
+  'breakingLoadFactor',
+  'flightLoadFactor',
+  'diveSpeed',
+  'tipDeflection',
+  'divergenceSpeed',
+  'boomPitchFactor',
 ];
 
 describe('workings', () => {

@@ -126,10 +126,10 @@ describe('a slender wing folded of 4 mm board, 1.6 m across, without a rod', () 
     ['Pine stick 5', 'middle'],
   ] as const)('%s, %s, only helps', (name, level) => {
     const design = of(rodAlong(name, half, chord, level));
-    const with_ = strengthOf(design);
-    expect(with_.breakingLoadFactor!).toBeGreaterThan(bare.breakingLoadFactor!);
-    expect(with_.breakingAtDive!).toBeGreaterThan(bare.breakingAtDive!);
-    expect(with_.tipDeflection!).toBeLessThan(bare.tipDeflection!);
+    const reinforced = strengthOf(design);
+    expect(reinforced.breakingLoadFactor!).toBeGreaterThan(bare.breakingLoadFactor!);
+    expect(reinforced.breakingAtDive!).toBeGreaterThan(bare.breakingAtDive!);
+    expect(reinforced.tipDeflection!).toBeLessThan(bare.tipDeflection!);
     const before = analyse(of(), { without: ['remedies', 'bands', 'workings'] }).findings;
     for (const { id, severity, stage } of analyse(design, { without: ['remedies', 'bands', 'workings'] }).findings) {
       if (stage !== 'strength') continue;

@@ -15,9 +15,11 @@ interface DerivedProps {
   readonly why?: Words;
   /** Said after the number. */
   readonly beside?: string;
+  /** How the number is written where its unit alone does not say. */
+  readonly format?: (value: number) => string;
 }
 
-export function Derived({ id, label, why, beside }: DerivedProps) {
+export function Derived({ id, label, why, beside, format }: DerivedProps) {
   const working = useAppSelector((state) => state.analysis.current?.workings.find((candidate) => candidate.id === id));
   const units = useAppSelector((state) => state.settings.units);
   if (!working) {
@@ -27,7 +29,7 @@ export function Derived({ id, label, why, beside }: DerivedProps) {
       </Fact>
     );
   }
-  const value = formatValue(working.value, working.unit, units);
+  const value = format ? format(working.value) : formatValue(working.value, working.unit, units);
   return (
     <Popover.Root>
       <div className="flex items-baseline justify-between gap-2 border-b border-soft py-1">

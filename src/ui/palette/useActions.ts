@@ -5,6 +5,7 @@ import { snappingChanged } from '@/store/sessionSlice';
 import { groupsOpened, paneShown, unitsChanged } from '@/store/settingsSlice';
 import { exportDesign } from '../shell/exportDesign';
 import { told } from '../shell/told';
+import { useSheetActions } from '../shell/useSheetActions';
 import { useSurroundings } from '../surroundings';
 
 export interface Action {
@@ -30,6 +31,7 @@ export function useActions(): readonly Action[] {
       isOff: id === null || !design,
       run: () => told('It was not exported', () => exportDesign(designs, id!, design!)),
     },
+    ...useSheetActions(),
     { name: 'Go to all designs', run: () => navigate('/') },
     {
       name: groups.allOpen ? 'Fold what is rarely needed' : 'Open all groups',

@@ -8,18 +8,13 @@ import { addSpar, removeSpar } from '@/store/airframe';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SelectField } from '../fields/SelectField';
 import { QuantityField } from '../fields/QuantityField';
+import { RodStockFields, type StockPaths } from '../fields/RodStockFields';
 import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
 import { Menu, MenuEntry } from '../shell/Menu';
 import { useSet } from '../fields/useSet';
 import type { FieldOf } from '@/core/2-document/edit/field';
-
-const SHAPES = [
-  ['rectangle', 'bar'],
-  ['round', 'round rod'],
-  ['tube', 'tube'],
-] as const;
 
 const LEVELS = [
   ['upper', 'under the upper face'],
@@ -72,6 +67,19 @@ export function Rods({ surface, title = 'Rods through the chord' }: RodsProps) {
   );
 }
 
+const stockOfSpar = (surface: string, spar: string): StockPaths => {
+  const of = ['surfaces', surface, 'spars', spar] as const;
+  return {
+    linearDensity: field(...of, 'linearDensity'),
+    shape: field(...of, 'shape'),
+    width: field(...of, 'width'),
+    height: field(...of, 'height'),
+    innerDiameter: field(...of, 'innerDiameter'),
+    material: field(...of, 'material'),
+    sagTest: field(...of, 'sagTest'),
+  };
+};
+
 function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surface['spars'][number] }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
@@ -87,9 +95,6 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
         <div className="flex-1">
           <TextField label="Rod" value={name} onCommit={set(field(...of, 'name'))} />
         </div>
-        <div className="w-28">
-          <TextField label="Made of" value={spar.material || '?'} onCommit={set(field(...of, 'material'))} />
-        </div>
         <IconButton
           label={`Take ${name} out`}
           icon={<Trash2 size={15} />}
@@ -100,18 +105,8 @@ function Rod({ surface, spar }: { readonly surface: Surface; readonly spar: Surf
         {length('Root, aft', field(...of, 'start', 'x'), spar.start.x)}
         {length('End, aft', field(...of, 'end', 'x'), spar.end.x)}
         {length('Reaches', field(...of, 'end', 'distanceFromRoot'), spar.end.distanceFromRoot)}
-        <QuantityField
-          label="g/m"
-          kind="number"
-          step={1}
-          value={spar.linearDensity}
-          onCommit={set(field(...of, 'linearDensity'))}
-        />
-        <SelectField label="Shape" value={spar.shape} options={SHAPES} onChange={set(field(...of, 'shape'))} />
-        {length(spar.shape === 'rectangle' ? 'Wide' : 'Diameter', field(...of, 'width'), spar.width)}
-        {spar.shape === 'rectangle' && length('High', field(...of, 'height'), spar.height)}
         <SelectField label="Lies" value={spar.level} options={LEVELS} onChange={set(field(...of, 'level'))} />
-        {spar.shape === 'tube' && length('Inside', field(...of, 'innerDiameter'), spar.innerDiameter)}
+        <RodStockFields stock={spar} at={stockOfSpar(surface.id, spar.id)} />
       </div>
       <table className="mt-1 w-full text-label">
         <caption className="sr-only">Where {name} lies in the chord</caption>

@@ -10,6 +10,7 @@ import { TextField } from '../fields/TextField';
 import { Button, IconButton } from './buttons';
 import { useSurroundings } from '../surroundings';
 import { exportDesign } from './exportDesign';
+import { SheetMenu } from './SheetMenu';
 import { SkipLink } from './SkipLink';
 import { UnitsSwitch } from './UnitsSwitch';
 import { told } from './told';
@@ -87,6 +88,7 @@ export function Header() {
         <Button onClick={() => void takeOut()}>
           <Download size={15} aria-hidden="true" /> <span className="small:sr-only">Export</span>
         </Button>
+        <SheetMenu />
       </div>
     </header>
   );

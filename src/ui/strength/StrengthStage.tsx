@@ -4,8 +4,9 @@ import { isWing } from '@/core/2-document/schema/roles';
 import { useAppSelector } from '@/store/hooks';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
 import { useSet } from '../fields/useSet';
-import { Fact, Why } from '../numbers/Derived';
+import { Derived, Fact, Why } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Rods } from '../section/Rods';
 import { CHECK_WORDS } from './checkWords';
@@ -32,30 +33,46 @@ function Told({ label, id, unit }: { readonly label: string; readonly id: string
   );
 }
 
+/** One number that opens to its working, or why it is not there. */
+function Explained({ label, id, unit }: { readonly label: string; readonly id: string; readonly unit?: Unit }) {
+  const why = useAppSelector((state) => state.analysis.current?.strength.reasons[id]);
+  return (
+    <Derived
+      {...{ id, label }}
+      why={why ?? 'not known'}
+      {...(unit === 'ratio' ? { format: (value) => decimal(value, 1), beside: ' × its weight' } : {})}
+    />
+  );
+}
+
 /** What it bears, what bends, and what that does to flight; rods, joints and loads. */
 export function StrengthStage({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
+  const divergesBy = analysis?.strength.divergesBy;
   if (design.surfaces.length === 0) return <p className="p-3 text-read text-faint">Nothing is drawn yet.</p>;
   return (
     <>
       <WhatItBears />
       <Section title="What bends">
-        <Told label="Tip of the wing, level" id="tipDeflection" unit="length" />
+        <Explained label="Tip of the wing, level" id="tipDeflection" />
         <Told label="Turned there, leading edge up" id="tipTwist" unit="angle" />
         <Told label="Both may be off by" id="deflectionBand" unit="percent" />
         <Told label="Lift slope left" id="liftSlopeKept" unit="percent" />
         <Told label="Neutral point moves aft by" id="neutralPointShift" unit="length" />
+        <Told label="In the dive by" id="neutralPointShiftAtDive" unit="length" />
         <Told label="Roll command left" id="rollKept" unit="percent" />
         <Told label="Yaw command left" id="rudderYawKept" unit="percent" />
-        <Told label="Tail’s pitch left by its boom" id="boomPitchFactor" unit="percent" />
+        <Told label="Roll of that command left" id="rudderRollKept" unit="percent" />
+        <Explained label="Tail’s pitch left by its boom" id="boomPitchFactor" />
         <Told label="Tail’s yaw left by its boom" id="boomYawFactor" unit="percent" />
         {analysis?.strength.flexApart != null && <Told label="Front wing turns more by" id="flexApart" unit="angle" />}
       </Section>
       <Section title="Speeds it must not reach">
-        <Told label="Fastest in the dive below" id="diveSpeed" unit="speed" />
-        <Told label="Twists away" id="divergenceSpeed" unit="speed" />
+        <Explained label="Fastest in the dive below" id="diveSpeed" />
+        <Explained label={divergesBy == null ? 'Twists away' : `${divergesBy} turns away`} id="divergenceSpeed" />
         <Told label="Roll command turns round" id="aileronReversalSpeed" unit="speed" />
         <Told label="Yaw command turns round" id="rudderReversalSpeed" unit="speed" />
+        <Told label="Its roll turns round" id="rudderRollReversalSpeed" unit="speed" />
         <p className="mt-1 text-label text-faint">
           No flutter speed is computed: keep controls free of play, hinges stiff and control surfaces light.
         </p>
@@ -63,6 +80,7 @@ export function StrengthStage({ design }: { readonly design: Design }) {
       <Loads design={design} />
       <Linkages />
       <Checks />
+      <HeldBy items={design.massItems} />
       {design.surfaces.filter(isWing).map((surface) => (
         <Joints key={surface.id} surface={surface} />
       ))}
@@ -82,9 +100,9 @@ function WhatItBears() {
   const breaks = strength?.breaksAt;
   return (
     <Section title="What it bears">
-      <Told label="Breaks at cruise speed under" id="breakingLoadFactor" unit="ratio" />
+      <Explained label="Breaks at cruise speed under" id="breakingLoadFactor" unit="ratio" />
       <Told label="Breaks in the dive under" id="breakingAtDive" unit="ratio" />
-      <Told label="Flight may ask for" id="flightLoadFactor" unit="ratio" />
+      <Explained label="Flight may ask for" id="flightLoadFactor" unit="ratio" />
       {breaks && (
         <Fact label="Gives way">
           {breaks.surface}, {breaks.member} at {decimal(breaks.spanFraction * 100, 0)} % of the half span
@@ -192,6 +210,37 @@ function Checks() {
           ))}
         </tbody>
       </table>
+    </Section>
+  );
+}
+
+const HOLDS = [
+  ['unsaid', 'not said'],
+  ['strap', 'a strap'],
+  ['hookAndLoop', 'hook and loop'],
+  ['glue', 'glue'],
+  ['screws', 'screws'],
+] as const;
+
+/** What keeps each thing in its place when it lands; heaviest first. */
+function HeldBy({ items }: { readonly items: Design['massItems'] }) {
+  const set = useSet();
+  if (items.length === 0) return null;
+  return (
+    <Section title="What holds the equipment" isRare>
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
+        {items
+          .toSorted((a, b) => (b.measuredMass ?? b.mass) - (a.measuredMass ?? a.mass))
+          .map(({ id, name, heldBy }) => (
+            <SelectField
+              key={id}
+              label={name || id}
+              value={heldBy ?? 'unsaid'}
+              options={HOLDS}
+              onChange={(next) => set(field('massItems', id, 'heldBy'))(next === 'unsaid' ? undefined : next)}
+            />
+          ))}
+      </div>
     </Section>
   );
 }

@@ -13,15 +13,38 @@ export interface Pull {
   readonly speed: number;
 }
 
-/** How far a node stands up and is turned under a pull [m, rad]: even with the load factor, and between both speeds with the dynamic pressure. */
-export function flexAt({ cruise, dive }: Node, { factor, speed }: Pull, speeds: readonly [number, number]) {
-  const [slow, fast] = speeds;
-  const share = fast > slow ? (speed ** 2 - slow ** 2) / (fast ** 2 - slow ** 2) : 0;
+/** Where a speed lies between that of cruise and that of the dive, by dynamic pressure. */
+export function pressureShare(speed: number, [slow, fast]: readonly [number, number]): number {
+  return fast > slow ? (speed ** 2 - slow ** 2) / (fast ** 2 - slow ** 2) : 0;
+}
+
+/** A number at a speed between three at which it is known: at cruise, midway by dynamic pressure, in the dive. */
+export const between = (share: number, [first, middle, last]: readonly [number, number, number]): number =>
+  2 * (share - 0.5) * (share - 1) * first + 4 * share * (1 - share) * middle + 2 * share * (share - 0.5) * last;
+
+/** How far a node stands up and is turned under a pull [m, rad]: even with the load factor, and between three speeds with the dynamic pressure. */
+export function flexAt(node: Node, { factor, speed }: Pull, speeds: readonly [number, number]) {
+  const share = pressureShare(speed, speeds);
   const more = factor - 1;
-  const mix = (atCruise: number, inDive: number) => atCruise + (inDive - atCruise) * share;
+  const at = (pick: (flex: Node['cruise']) => number) =>
+    between(share, [pick(node.cruise), pick(node.between), pick(node.dive)]);
   return {
-    bends: mix(cruise.bends + more * cruise.bendsPerG, dive.bends + more * dive.bendsPerG),
-    twists: mix(cruise.twists + more * cruise.twistsPerG, dive.twists + more * dive.twistsPerG),
+    bends: at(({ bends, bendsPerG }) => bends + more * bendsPerG),
+    twists: at(({ twists, twistsPerG }) => twists + more * twistsPerG),
+  };
+}
+
+type Boom = Strength['booms'][number];
+
+/** How the far end of a boom is turned under a pull, and by full yaw command at that speed [rad]. */
+export function boomAt(boom: Boom, { factor, speed }: Pull, speeds: readonly [number, number]) {
+  const share = pressureShare(speed, speeds);
+  const at = (pick: (flex: Boom['cruise']) => number) =>
+    between(share, [pick(boom.cruise), pick(boom.between), pick(boom.dive)]);
+  return {
+    pitch: at(({ pitch, pitchPerG }) => pitch + (factor - 1) * pitchPerG),
+    yaw: at(({ yaw }) => yaw),
+    roll: at(({ roll }) => roll),
   };
 }
 
@@ -57,9 +80,26 @@ export function strengthCurves({ nodes }: FlexedSurface, pull: Pull, speeds: rea
   return {
     level: along(({ moment }) => moment),
     limit: along(({ momentAtLimit }) => momentAtLimit),
-    worked: along(({ worked }) => worked),
+    members: membersOf(nodes).map((member) => ({
+      member,
+      places: along(({ members }) => members.find((one) => one.member === member)?.share ?? 0),
+    })),
     twist: along((node) => flexAt(node, pull, speeds).twists),
     bending: along(({ stiffness }) => stiffness),
     twisting: along(({ twistStiffness }) => twistStiffness),
   };
+}
+
+/** Members that are shown along the span at most. */
+const SHOWN = 3;
+
+/** Members from the hardest worked on. */
+function membersOf(nodes: readonly Node[]): readonly string[] {
+  const most = new Map<string, number>();
+  for (const { members } of nodes)
+    for (const { member, share } of members) most.set(member, Math.max(share, most.get(member) ?? 0));
+  return [...most]
+    .toSorted((a, b) => b[1] - a[1])
+    .slice(0, SHOWN)
+    .map(([member]) => member);
 }

@@ -1,14 +1,12 @@
 import { CheckField } from '../fields/CheckField';
 import { field } from '@/core/2-document/edit/field';
-import { type Control, type ControlFunction, servoSchema, type Surface } from '@/core/2-document/schema/surface';
-import { linkageTravel } from '@/core/6-groups/feel/linkage';
-import { decimal } from '@/words/formatQuantity';
+import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { shownTimes, useSet } from '../fields/useSet';
-import { Button } from '../shell/buttons';
+import { LinkageFields } from './LinkageFields';
 
 const FUNCTIONS: readonly (readonly [ControlFunction, string])[] = [
   ['aileron', 'Aileron'],
@@ -25,7 +23,7 @@ const GAPS: readonly (readonly [Control['gap'], string])[] = [
   ['open', 'With a gap'],
 ];
 
-interface ControlProps {
+export interface ControlProps {
   readonly surface: Surface;
   readonly control: Control;
 }
@@ -94,54 +92,6 @@ export function ControlFields({ surface, control }: ControlProps) {
         onChange={(value) => dispatch(setFields([field(...of, 'gap').to(value)]))}
       />
       <LinkageFields surface={surface} control={control} />
-    </div>
-  );
-}
-
-/** Servo arm and horn, and the throw that they give. */
-function LinkageFields({ surface, control }: ControlProps) {
-  const dispatch = useAppDispatch();
-  const of = ['surfaces', surface.id, 'controls', control.id] as const;
-  const set = useSet();
-  const linkage = control.servo ? linkageTravel(control.servo) : null;
-  return control.servo ? (
-    <>
-      <QuantityField
-        label="Servo travel"
-        kind="angle"
-        value={control.servo.travel}
-        onCommit={set(field(...of, 'servo', 'travel'))}
-      />
-      <QuantityField
-        label="Servo arm"
-        kind="length"
-        value={control.servo.arm}
-        onCommit={set(field(...of, 'servo', 'arm'))}
-      />
-      <QuantityField
-        label="Horn height"
-        kind="length"
-        value={control.servo.horn}
-        onCommit={set(field(...of, 'servo', 'horn'))}
-      />
-      <div className="flex items-end">
-        <Button
-          className="w-full"
-          disabled={linkage!.binds}
-          onClick={() => {
-            const degrees = Math.round(Math.min(60, linkage!.degrees) * 10) / 10;
-            dispatch(setFields([field(...of, 'throwUp').to(degrees), field(...of, 'throwDown').to(degrees)]));
-          }}
-        >
-          {linkage!.binds ? 'binds' : `Take ${decimal(linkage!.degrees, 1)}°`}
-        </Button>
-      </div>
-    </>
-  ) : (
-    <div className="flex items-end">
-      <Button className="w-full" onClick={() => dispatch(setFields([field(...of, 'servo').to(servoSchema.parse({}))]))}>
-        Add linkage
-      </Button>
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { SelectField } from '../fields/SelectField';
 import { Button, IconButton } from '../shell/buttons';
 import { useSet } from '../fields/useSet';
 import { BodyBuild } from './BodyBuild';
+import { BodyRods } from './BodyRods';
 
 const KINDS = [
   ['box', 'Box of board'],
@@ -93,6 +94,7 @@ export function BodyFields({ body }: { readonly body: Body }) {
         </tbody>
       </table>
       {body.construction && <BodyBuild body={body} construction={body.construction} />}
+      <BodyRods body={body} />
       <Button look="quiet" className="mt-1" onClick={() => dispatch(removeBody(body.id))}>
         Take {name.toLowerCase()} out
       </Button>

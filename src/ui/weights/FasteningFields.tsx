@@ -5,7 +5,19 @@ import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { useSet } from '../fields/useSet';
 
-type Fastenings = Pick<NonNullable<Body['construction']>, 'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity'>;
+type Fastenings = Pick<
+  NonNullable<Body['construction']>,
+  'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity' | 'covering'
+>;
+
+/** What a cover is; it stiffens and strengthens the faces it lies on. */
+const KINDS = [
+  ['tape', 'tape'],
+  ['film', 'film'],
+  ['tissue', 'tissue and lacquer'],
+  ['glass', 'glass and resin'],
+  ['paint', 'paint, no strength'],
+] as const;
 
 interface FasteningFieldsProps {
   readonly list: 'surfaces' | 'bodies';
@@ -19,7 +31,7 @@ const SQUARE_DECIMETRE = 1e4;
 /** Glue by its joints and cover by its area; what each weighs is typed, or one of the usual ones. */
 export function FasteningFields({ list, part, construction }: FasteningFieldsProps) {
   const set = useSet();
-  const at = (key: keyof Fastenings): FieldOf<number> =>
+  const at = (key: Exclude<keyof Fastenings, 'covering'>): FieldOf<number> =>
     list === 'surfaces' ? field('surfaces', part, 'construction', key) : field('bodies', part, 'construction', key);
   const weight = (key: 'glueDensity' | 'tapeDensity', usual: readonly (readonly [string, number])[], unit: string) => {
     const value = construction[key];
@@ -56,6 +68,16 @@ export function FasteningFields({ list, part, construction }: FasteningFieldsPro
         onCommit={(value) => set(at('tapeArea'))(value * SQUARE_DECIMETRE)}
       />
       {weight('tapeDensity', COVERINGS, 'g/m²')}
+      <SelectField
+        label="That cover is"
+        value={construction.covering}
+        options={KINDS}
+        onChange={set(
+          list === 'surfaces'
+            ? field('surfaces', part, 'construction', 'covering')
+            : field('bodies', part, 'construction', 'covering'),
+        )}
+      />
     </>
   );
 }

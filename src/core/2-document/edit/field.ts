@@ -77,6 +77,15 @@ export function field<
   F extends StepOf<P4<A, B, C, E>>,
   G extends StepOf<P5<A, B, C, E, F>>,
 >(a: A, b: B, c: C, d: E, e: F, f: G): FieldOf<At<P5<A, B, C, E, F>, G>>;
+export function field<
+  A extends StepOf<D>,
+  B extends StepOf<P1<A>>,
+  C extends StepOf<P2<A, B>>,
+  E extends StepOf<P3<A, B, C>>,
+  F extends StepOf<P4<A, B, C, E>>,
+  G extends StepOf<P5<A, B, C, E, F>>,
+  H extends StepOf<At<P5<A, B, C, E, F>, G>>,
+>(a: A, b: B, c: C, d: E, e: F, f: G, g: H): FieldOf<At<At<P5<A, B, C, E, F>, G>, H>>;
 export function field(...steps: readonly (string | number)[]): FieldOf<unknown> {
   const path = `/${steps.join('/')}` as FieldPath;
   return { path, to: (value) => ({ field: path, value }) };

@@ -1,6 +1,7 @@
 import type { Metres, Pascals, Radians } from '@/core/1-base/units/convert';
 import { bend, centreAt, type Cut, internalAt, internalsAt, type Worked, workedAt } from '../beam/beam';
 import { dot } from '../beam/vectors';
+import { curvatureOf, type MemberWorked, membersWorked } from '../section/composite';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { beamLoads, type PullUp, type SuppleAircraft } from './suppleAircraft';
 
@@ -14,6 +15,8 @@ export interface FlexedNode {
   readonly twists: Radians;
   readonly worked: number;
   readonly member: string;
+  /** How hard each member is worked there, before any gives way. */
+  readonly members: readonly MemberWorked[];
   readonly stiffness: number;
   readonly twistStiffness: number;
 }
@@ -43,6 +46,12 @@ export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, with
       bends: dot(shift[index]!, stretch.up),
       twists: turned[1] * stretch.up[2] - turned[2] * stretch.up[1],
       worked: share,
+      members: withShares
+        ? membersWorked(
+            stretch.whole,
+            curvatureOf(stretch.whole, dot(internal.moment, stretch.aft), -dot(internal.moment, stretch.up)),
+          )
+        : [],
       member: by === 'shear' ? 'shear' : (by.fibre?.member ?? 'core'),
       stiffness: stretch.whole.upDown,
       twistStiffness: stretch.twist,

@@ -86,23 +86,45 @@ export interface Utilisation {
 }
 
 /** Strain ε = −κ_up z − κ_aft x of every fibre at its outer edges, against the strain it bears: σ/E. */
-export function utilisation(
-  { fibres, x, z }: Composite,
-  { up, aft }: Curvature,
-  without?: ReadonlySet<Member>,
-): Utilisation {
+export function utilisation(whole: Composite, curvature: Curvature): Utilisation {
   let worst: Utilisation = { share: 0, fibre: null, isPressed: false };
-  for (const fibre of fibres) {
-    if (fibre.solid.young <= 0 || without?.has(fibre.member)) continue;
-    const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
-    const [long, short] = fibre.reach;
-    const edge = Math.abs(up * long[0] + aft * long[1]) + Math.abs(up * short[0] + aft * short[1]);
-    const pulled = ((middle + edge) * fibre.solid.young) / fibre.solid.tension;
-    const pressed = (-(middle - edge) * fibre.solid.young) / fibre.solid.compression;
+  for (const fibre of whole.fibres) {
+    if (fibre.solid.young <= 0) continue;
+    const { pulled, pressed } = fibreWorked(whole, curvature, fibre);
     const share = Math.max(pulled, pressed);
     if (share > worst.share) worst = { share, fibre, isPressed: pressed > pulled };
   }
   return worst;
+}
+
+function fibreWorked({ x, z }: Composite, { up, aft }: Curvature, fibre: Fibre) {
+  const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
+  const [long, short] = fibre.reach;
+  const edge = Math.abs(up * long[0] + aft * long[1]) + Math.abs(up * short[0] + aft * short[1]);
+  return {
+    pulled: ((middle + edge) * fibre.solid.young) / fibre.solid.tension,
+    pressed: (-(middle - edge) * fibre.solid.young) / fibre.solid.compression,
+  };
+}
+
+/** How hard each kind of member is worked, every rod by itself. */
+export interface MemberWorked {
+  readonly member: Member;
+  readonly rod: string | null;
+  readonly share: number;
+}
+
+export function membersWorked(whole: Composite, curvature: Curvature): MemberWorked[] {
+  const worst = new Map<string, MemberWorked>();
+  for (const fibre of whole.fibres) {
+    if (fibre.solid.young <= 0) continue;
+    const { pulled, pressed } = fibreWorked(whole, curvature, fibre);
+    const share = Math.max(pulled, pressed);
+    const { member, rod = null } = fibre;
+    const key = rod ?? member;
+    if (share >= (worst.get(key)?.share ?? 0)) worst.set(key, { member, rod, share });
+  }
+  return [...worst.values()];
 }
 
 /** How far a section’s stiffness may lie from what is computed: bands of its parts by their shares of it. */

@@ -13,11 +13,11 @@ const NEVER = 'More than a hundred times its weight: nothing of board is asked f
 const ONE_WING = 'There are no two wings to differ.';
 
 /** Deflections, what breaks, and what bending does to lift. */
-export function bendsOf({ body, cruise, dive, asked, solution, atCruise, atDive }: StrengthContext) {
+export function bendsOf({ body, cruise, dive, asked, solution, atCruise, atMiddle, atDive }: StrengthContext) {
   const limit = atDive?.(asked) ?? null;
   const surfaces =
-    atCruise && atDive && limit
-      ? [...body.beams.keys()].map((surface) => along(body, surface, atCruise, atDive, limit))
+    atCruise && atMiddle && atDive && limit
+      ? [...body.beams.keys()].map((surface) => along(body, surface, [atCruise, atMiddle, atDive], limit))
       : [];
   const wing = mainWing(body);
   const tip = wing === null ? undefined : surfaces.find(({ surface }) => surface === nameAt(body, wing))?.nodes.at(-1);
@@ -80,13 +80,23 @@ function mainWing(body: SuppleAircraft): number | null {
   return best;
 }
 
-function along(body: SuppleAircraft, surface: number, atCruise: PullUps, atDive: PullUps, limit: PullUp) {
-  const under = (pulls: PullUps) => ({
+/** A surface under one and under two times the weight. */
+interface Flexed {
+  readonly one: readonly FlexedNode[];
+  readonly two: readonly FlexedNode[];
+}
+
+/** A rod by its name where it has one. */
+const rodName = (body: SuppleAircraft, surface: number, id: string): string =>
+  body.surfaces[surface]!.source.spars.find((spar) => spar.id === id)?.name || id;
+
+function along(body: SuppleAircraft, surface: number, speeds: readonly [PullUps, PullUps, PullUps], limit: PullUp) {
+  const under = (pulls: PullUps): Flexed => ({
     one: flexed(body, surface, pulls(1), false),
     two: flexed(body, surface, pulls(2), false),
   });
-  const [cruise, dive] = [under(atCruise), under(atDive)];
-  const flexAt = ({ one, two }: ReturnType<typeof under>, index: number) => ({
+  const [cruise, middle, dive] = speeds.map(under) as [Flexed, Flexed, Flexed];
+  const flexAt = ({ one, two }: Flexed, index: number) => ({
     bends: one[index]!.bends,
     bendsPerG: two[index]!.bends - one[index]!.bends,
     twists: one[index]!.twists,
@@ -101,7 +111,12 @@ function along(body: SuppleAircraft, surface: number, atCruise: PullUps, atDive:
       moment: cruise.one[index]!.moment,
       momentAtLimit: node.moment,
       cruise: flexAt(cruise, index),
+      between: flexAt(middle, index),
       dive: flexAt(dive, index),
+      members: node.members.map(({ member, rod, share }) => ({
+        member: rod === null ? member : rodName(body, surface, rod),
+        share: Math.min(MOST_WORKED, share),
+      })),
       worked: Math.min(MOST_WORKED, node.worked),
       member: node.member,
       stiffness: node.stiffness,

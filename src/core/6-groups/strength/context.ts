@@ -30,6 +30,8 @@ export interface StrengthContext {
   readonly asked: number;
   /** Pull-ups at cruise speed and at that of the dive; null where the air bends it away. */
   readonly atCruise: PullUps | null;
+  /** At the speed whose dynamic pressure lies midway. */
+  readonly atMiddle: PullUps | null;
   readonly atDive: PullUps | null;
 }
 
@@ -76,9 +78,14 @@ export function strengthContext(solution: Solution, mass: Kilograms, needed: Nee
     dive,
     asked: flightFactor(solution, needed, mass, dive),
     atCruise: pullUps(body, cruise),
+    atMiddle: pullUps(body, middleSpeed(cruise, dive)),
     atDive: pullUps(body, dive),
   };
 }
+
+/** Midway by dynamic pressure. */
+export const middleSpeed = (cruise: MetresPerSecond, dive: MetresPerSecond): MetresPerSecond =>
+  Math.sqrt((cruise ** 2 + dive ** 2) / 2);
 
 /**
  * What a pull-up out of the dive may ask for: as much lift as the wing has

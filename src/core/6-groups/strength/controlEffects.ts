@@ -1,12 +1,14 @@
 import { controlCase, type Parity } from '@/core/5-aero/flowCase';
 import { stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
 import { boomKept } from '@/core/5-strength/aircraft/effects';
+import { inState, settled } from '@/core/5-strength/aeroelastic/supple';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
+import type { PullUps } from '@/core/5-strength/aircraft/suppleAircraft';
 import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
 import { say } from '@/core/1-base/words/phrase';
 import { metresPerSecond } from '@/core/1-base/words/phrase';
 import { reasonsOf } from './bends';
-import type { StrengthContext } from './context';
+import { middleSpeed, type StrengthContext } from './context';
 
 const NO_COMMAND = 'No control answers to that.';
 const NO_BOOM = 'No body of known board carries a tail behind the wing or ahead of it.';
@@ -62,7 +64,8 @@ export function controlEffectsOf({ body, solution, cruise }: StrengthContext) {
 }
 
 /** Booms, each by itself, and the one that leaves least. */
-export function boomsOf({ body, solution, cruise }: StrengthContext) {
+export function boomsOf(context: StrengthContext) {
+  const { body, solution, cruise } = context;
   const pressure = pressureOf(solution.prepared.air.density, cruise);
   const { lattice } = body.alike;
   const stiff = body.booms.filter(({ beam }) => beam !== null);
@@ -77,6 +80,7 @@ export function boomsOf({ body, solution, cruise }: StrengthContext) {
       from: boom.from,
       isAft: boom.isAft,
       length: boom.length,
+      ...boomTurns(context, mount),
       pitchFactor: boomKept(body.alike, mount, boom.surfaces, pressure, 1),
       yawFactor: isUpright ? boomKept(body.opposite(), mount, boom.surfaces, pressure, 2) : null,
     };
@@ -93,6 +97,40 @@ export function boomsOf({ body, solution, cruise }: StrengthContext) {
       ...(yawFactor === null ? { boomYawFactor: NO_BOOM } : {}),
     },
   };
+}
+
+/** How the far end of a boom is turned at cruise, midway and in the dive: in pull-ups, and by full yaw command. */
+function boomTurns({ body, solution, cruise, dive, atCruise, atMiddle, atDive }: StrengthContext, mount: number) {
+  const { commands, reach, air } = solution.prepared;
+  const full = Math.min(reach.yaw.right, reach.yaw.left);
+  const loads =
+    commands.yaw.hasOdd && full > 0
+      ? stripLoadsOf(
+          body.stiff.model.matrices,
+          controlCase(body.stiff.model.matrices, 'antisymmetric', commands.yaw.odd.angles).circulation,
+        )
+      : null;
+  const turns = loads && body.opposite().turnsBy(loads);
+  const at = (pulls: PullUps | null, speed: number) => {
+    const pitch = (factor: number) => (pulls ? pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]! : 0);
+    const pressure = pressureOf(air.density, speed);
+    const opposite = inState(body.opposite(), body.steadyAt(pressure));
+    const turned =
+      turns &&
+      settled(
+        opposite,
+        pressure,
+        turns.map((turn) => turn * pressure * full),
+      );
+    const row = opposite.firstMount + 3 * mount;
+    return {
+      pitch: pitch(1),
+      pitchPerG: pitch(2) - pitch(1),
+      yaw: -(turned?.[row + 2] ?? 0),
+      roll: turned?.[row] ?? 0,
+    };
+  };
+  return { cruise: at(atCruise, cruise), between: at(atMiddle, middleSpeed(cruise, dive)), dive: at(atDive, dive) };
 }
 
 /** Rise over length from which a panel counts for yaw. */

@@ -18,8 +18,15 @@ const node = z.object({
   moment: quantity('moment', 'Bending moment in level flight at cruise speed, bent up positive'),
   momentAtLimit: quantity('moment', 'The same in the pull-up that flight may ask for'),
   cruise: flex('at cruise speed'),
+  between: flex('at the speed whose dynamic pressure lies midway'),
   dive: flex('at the fastest dive'),
   worked: quantity('percent', 'Of what it bears, in the pull-up that flight may ask for'),
+  members: z.array(
+    z.object({
+      member: text('Member'),
+      share: quantity('percent', 'Of what it bears there, before any other gives way'),
+    }),
+  ),
   member: text('What is worked hardest there'),
   stiffness: quantity('stiffness', 'Bending stiffness E I, up and down'),
   twistStiffness: quantity('stiffness', 'Twist stiffness G J'),
@@ -31,6 +38,15 @@ const surface = z.object({
   nodes: z.array(node),
 });
 
+/** How the far end of a boom is turned at a speed. */
+const boomFlex = (at: string) =>
+  z.object({
+    pitch: quantity('angle', `Turned nose up at one g, ${at}`),
+    pitchPerG: quantity('angle', `What each g more adds to that, ${at}`),
+    yaw: quantity('angle', `Turned nose right at full yaw command to the right, ${at}`),
+    roll: quantity('angle', `Turned right side up by that, ${at}`),
+  });
+
 const boom = z.object({
   body: text('Body that carries the tail'),
   id: text('That body, as the document names it'),
@@ -38,6 +54,9 @@ const boom = z.object({
   from: quantity('length', 'Where the wing holds it, aft of the datum'),
   isAft: z.boolean().meta({ description: 'True for one that reaches to the rear' }),
   length: quantity('length', 'From where the wing holds it to the middle of what it carries'),
+  cruise: boomFlex('at cruise speed'),
+  between: boomFlex('at the speed whose dynamic pressure lies midway'),
+  dive: boomFlex('at the fastest dive'),
   pitchFactor: maybe('percent', 'Share of the tail’s effect on pitch that it leaves at cruise speed'),
   yawFactor: maybe('percent', 'Share of the effect on yaw of what it carries that it leaves'),
 });

@@ -11,6 +11,7 @@ import { bendsOf, NO_BOARD } from './bends';
 import { strengthContext, type StrengthContext } from './context';
 import { boomsOf, controlEffectsOf } from './controlEffects';
 import { strengthKeys } from './keys';
+import { explainStrength } from './workings';
 
 /** What bends, twists and breaks, and what that does to flight. */
 export const strength = numbersGroup(strengthKeys, {
@@ -36,6 +37,12 @@ export const strength = numbersGroup(strengthKeys, {
       reasons: { ...bends.reasons, ...controls.reasons, ...booms.reasons },
     };
   },
+  explain: ({ prepared }, value, { pitch: pitching }) =>
+    explainStrength(value, {
+      mass: prepared.weights.properties?.total ?? null,
+      cruise: prepared.design.conditions.cruiseSpeed,
+      pitch: pitching,
+    }),
 });
 
 /** What controls ask of servos and pushrods in the dive and at cruise. */

@@ -1,0 +1,175 @@
+import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { isWing } from '@/core/2-document/schema/roles';
+import type { Analysis } from '@/core/analyse';
+import type { Design } from '@/core/2-document/schema/design';
+import { placeAll } from '@/core/3-shape/geometry/layout';
+import { useMemo } from 'react';
+import { useAppSelector } from '@/store/hooks';
+import { decimal, type DisplayUnits, formatLength, formatValue } from '@/words/formatQuantity';
+import { useSize } from '../drawing/useSize';
+import { HiddenTable } from '../sheet/HiddenTable';
+import { Paper } from '../sheet/Paper';
+import { pathThrough } from '../sheet/scale';
+import { SpanStrip } from '../sheet/SpanStrip';
+import { bentLine, flexAt, type Pull, strengthCurves } from './flexOf';
+
+export interface BentProps {
+  readonly design: Design;
+  readonly strength: Analysis['strength'];
+  readonly pull: Pull;
+  readonly speeds: readonly [number, number];
+  readonly enlarged: number;
+}
+
+const LEFT = 96;
+const RIGHT = 128;
+const NARROW = { left: 78, right: 116 } as const;
+const STRIP = 44;
+const BETWEEN = 14;
+/** The wing from ahead keeps at least so much [px]. */
+const FRONT = 110;
+const FOOT = 16;
+
+/** The wing from ahead as it bends, and under it what that comes to along the span. */
+export function BentWing({ design, strength, pull, speeds, enlarged }: BentProps) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const units = useAppSelector((state) => state.settings.units);
+  const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
+  const wings = placed.flatMap((surface) => {
+    const found = strength.surfaces.find(({ id }) => id === surface.id);
+    return found && isWing(surface) ? [{ surface, found, ...bentLine(surface, found, pull, speeds, enlarged) }] : [];
+  });
+  const main = wings.toSorted((a, b) => b.drawn.at(-1)![0] - a.drawn.at(-1)![0])[0];
+  const chosenId = useAppSelector((state) => state.session.chosen.surface);
+  const shown = wings.find(({ surface }) => surface.id === chosenId) ?? main;
+  if (!shown) return <p className="p-6 text-faint">No wing of known board is drawn yet.</p>;
+  const curves = strengthCurves(shown.found, pull, speeds);
+  const [left, right] = width < 520 ? [NARROW.left, width - NARROW.right] : [LEFT, width - RIGHT];
+  const most = Math.max(...wings.flatMap(({ drawn, bent }) => [...drawn, ...bent].map(([y]) => Math.abs(y))), 1);
+  const scale = Math.max(20, right - left) / (2 * most);
+  const middle = (left + right) / 2;
+  const u = (y: number) => middle + y * scale;
+  const count = Math.max(0, Math.min(4, Math.floor((height - FRONT - FOOT) / (STRIP + BETWEEN))));
+  const frontTall = Math.max(60, height - FOOT - count * (STRIP + BETWEEN));
+  const heights = wings.flatMap(({ drawn, bent }) => [...drawn, ...bent].map(([, z]) => z));
+  const level = (Math.min(...heights) + Math.max(...heights)) / 2;
+  const v = (z: number) => frontTall / 2 - (z - level) * scale;
+  const tip = shown.found.nodes.at(-1)!;
+  const flex = flexAt(tip, pull, speeds);
+  const strips = stripsOf(curves, units).slice(0, count);
+  return (
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      name={`${shown.found.surface} of ${design.name} under ${decimal(pull.factor, 1)} times its weight`}
+      caption={`${shown.found.surface} from ahead, ${enlarged === 1 ? 'to scale' : `bent ${enlarged} times as far`}`}
+      over={<StrengthTable found={shown.found} units={units} />}
+    >
+      <g aria-hidden="true" fill="none">
+        {wings.flatMap(({ surface, drawn, bent }) =>
+          [1, -1].flatMap((side) => [
+            <path
+              key={`${surface.id}${side}`}
+              d={pathThrough(drawn.map(([y, z]) => [u(side * y), v(z)]))}
+              stroke="var(--color-faint)"
+              strokeDasharray="5 4"
+            />,
+            <path
+              key={`${surface.id}${side}bent`}
+              d={pathThrough(bent.map(([y, z]) => [u(side * y), v(z)]))}
+              stroke="var(--color-graphite)"
+              strokeWidth={3}
+              strokeLinecap="round"
+            />,
+          ]),
+        )}
+        <text x={middle} y={frontTall - 8} fontSize={12} textAnchor="middle" fill="var(--color-graphite)">
+          tip {formatLength(millimetresFromMetres(flex.bends), units, 1)} up, turned{' '}
+          {decimal(degreesFromRadians(flex.twists), 1)}°
+        </text>
+      </g>
+      {strips.map((strip, index) => (
+        <SpanStrip
+          key={strip.name}
+          {...strip}
+          {...{ u, left, right }}
+          top={frontTall + index * (STRIP + BETWEEN)}
+          height={STRIP}
+          at={strip.name === 'twist' ? millimetresFromMetres(tip.y) : 0}
+          fromNought
+        />
+      ))}
+    </Paper>
+  );
+}
+
+/** From the hardest worked member on. */
+const LOOKS = ['strong', 'plain', 'dotted'] as const;
+
+/** Rods have long names; beside a curve they are rods, in the table they have their names. */
+const shortName = (member: string): string => (MEMBERS.has(member) ? member : 'rod');
+const MEMBERS = new Set(['paper', 'core', 'covering', 'web', 'film', 'joint', 'shear']);
+
+function stripsOf(curves: ReturnType<typeof strengthCurves>, units: DisplayUnits) {
+  const moments = (value: number) => formatValue(value, 'moment', units);
+  return [
+    {
+      name: 'bending',
+      format: moments,
+      curves: [
+        { name: 'most', places: curves.limit, look: 'strong' },
+        { name: 'level', places: curves.level, look: 'plain' },
+      ] as const,
+    },
+    {
+      name: 'of its limit',
+      format: (value: number) => `${decimal(value * 100, 0)} %`,
+      curves: curves.members.map(({ member, places }, index) => ({
+        name: shortName(member),
+        places,
+        look: LOOKS[index]!,
+      })),
+    },
+    {
+      name: 'twist',
+      format: (value: number) => `${decimal(degreesFromRadians(value), 1)}°`,
+      curves: [{ name: '', places: curves.twist, look: 'plain' }] as const,
+    },
+    {
+      name: 'stiffness',
+      format: (value: number) => `${decimal(value, 1)} N·m²`,
+      curves: [
+        { name: 'E I', places: curves.bending, look: 'plain' },
+        { name: 'G J', places: curves.twisting, look: 'dotted' },
+      ] as const,
+    },
+  ];
+}
+
+function StrengthTable({
+  found,
+  units,
+}: {
+  readonly found: Analysis['strength']['surfaces'][number];
+  readonly units: DisplayUnits;
+}) {
+  const every = Math.max(1, Math.floor(found.nodes.length / 6));
+  return (
+    <HiddenTable
+      caption={`${found.surface} from root to tip`}
+      columns={['Share of the span', 'Bending, level', 'Bending, most', 'Of its limit', 'Worked hardest', 'E I', 'G J']}
+      rows={found.nodes
+        .filter((_, index) => index % every === 0 || index === found.nodes.length - 1)
+        .map(({ spanFraction, moment, momentAtLimit, worked, member, stiffness, twistStiffness }) => [
+          `${decimal(spanFraction * 100, 0)} %`,
+          formatValue(moment, 'moment', units),
+          formatValue(momentAtLimit, 'moment', units),
+          `${decimal(worked * 100, 0)} %`,
+          member,
+          formatValue(stiffness, 'stiffness', units),
+          formatValue(twistStiffness, 'stiffness', units),
+        ])}
+    />
+  );
+}
