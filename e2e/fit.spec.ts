@@ -42,6 +42,11 @@ for (const [width, height] of SCREENS) {
             await plan.click();
             faults.push(...(await unreadable(page)).map((fault) => `${stage}, plan: ${fault}`));
           }
+          const boom = page.getByRole('radio', { name: 'Boom' });
+          if (stage === 'Strength' && (await boom.isVisible())) {
+            await boom.click();
+            faults.push(...(await unreadable(page)).map((fault) => `${stage}, boom: ${fault}`));
+          }
           expect(await page.locator('body').innerText()).not.toMatch(/NaN|undefined|Infinity|\[object/);
           if (index === 0 && width === 390 && ON_PHONE.includes(stage)) await expectAccessible(page);
         }

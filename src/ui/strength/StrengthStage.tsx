@@ -160,7 +160,7 @@ function Linkages() {
         <caption className="sr-only">What full throw in the dive asks of each servo</caption>
         <thead>
           <tr className="text-faint">
-            {['Control', 'Servo, N·cm', 'Play', 'Pushrod'].map((head, index) => (
+            {['Control', 'Servo, N·cm', 'Level', 'Play', 'Pushrod'].map((head, index) => (
               <th key={head} scope="col" className={`font-normal ${index === 0 ? 'text-left' : 'text-right'}`}>
                 {head}
               </th>
@@ -168,7 +168,7 @@ function Linkages() {
           </tr>
         </thead>
         <tbody>
-          {linkages.map(({ control, servo, torqueShare, slop, bucklingShare }, index) => (
+          {linkages.map(({ control, servo, servoAtCruise, torqueShare, slop, bucklingShare }, index) => (
             <tr key={`${control}${index}`} className="border-t border-soft">
               <th scope="row" className="py-1 text-left font-normal">
                 {control}
@@ -177,6 +177,7 @@ function Linkages() {
                 {decimal(servo * CENTI, 1)}
                 {torqueShare !== null && `, ${decimal(torqueShare * 100, 0)} %`}
               </td>
+              <td className="text-right">{decimal(servoAtCruise * CENTI, 1)}</td>
               <td className="text-right">{formatValue(slop, 'angle', units)}</td>
               <td className="text-right">{bucklingShare === null ? '–' : `${decimal(bucklingShare * 100, 0)} %`}</td>
             </tr>
@@ -184,7 +185,8 @@ function Linkages() {
         </tbody>
       </table>
       <p className="mt-1 text-label text-faint">
-        At full throw in the dive; torque of the servo, play and pushrod are typed with each control.
+        At full throw in the dive, and at cruise speed; torque of the servo, play and pushrod are typed with each
+        control.
       </p>
     </Section>
   );
