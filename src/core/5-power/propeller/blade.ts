@@ -1,0 +1,55 @@
+import type { Metres, Radians } from '@/core/1-base/units/convert';
+
+/** A blade by places along its radius, from the hub outwards. */
+export interface BladePlace {
+  /** Share of the radius. */
+  readonly share: number;
+  readonly chord: Metres;
+  /** Of the chord against the plane of the disc. */
+  readonly angle: Radians;
+}
+
+export interface Propeller {
+  readonly diameter: Metres;
+  readonly blades: number;
+  readonly places: readonly BladePlace[];
+}
+
+/** Chord over radius of a usual moulded propeller with two blades, by share of the radius; solidity about 0.09. Source: middle of generic shapes, ±20 %. */
+const USUAL_CHORD: readonly (readonly [share: number, chord: number])[] = [
+  [0.15, 0.118],
+  [0.2, 0.14],
+  [0.3, 0.179],
+  [0.4, 0.196],
+  [0.5, 0.196],
+  [0.6, 0.183],
+  [0.7, 0.162],
+  [0.8, 0.134],
+  [0.9, 0.101],
+  [0.97, 0.067],
+  [1, 0.034],
+];
+
+/** A usual propeller by its label: the chord of every place climbs by the pitch in one turn. */
+export function usualPropeller(diameter: Metres, pitch: Metres, blades: number): Propeller {
+  return {
+    diameter,
+    blades,
+    places: USUAL_CHORD.map(([share, chord]) => ({
+      share,
+      chord: (chord * diameter) / 2,
+      angle: Math.atan(pitch / (Math.PI * diameter * share)),
+    })),
+  };
+}
+
+/** Chord and angle at a share of the radius, between the places that are known. */
+export function bladeAt(places: readonly BladePlace[], share: number): Pick<BladePlace, 'chord' | 'angle'> {
+  const after = Math.max(
+    1,
+    places.findIndex((place) => place.share >= share),
+  );
+  const [a, b] = [places[after - 1]!, places[after] ?? places[after - 1]!];
+  const within = b.share > a.share ? Math.min(1, Math.max(0, (share - a.share) / (b.share - a.share))) : 0;
+  return { chord: a.chord + (b.chord - a.chord) * within, angle: a.angle + (b.angle - a.angle) * within };
+}
