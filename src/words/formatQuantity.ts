@@ -116,6 +116,12 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
       return [value, ' N·m', 2];
     case 'stiffness':
       return [value, ' N·m²', 2];
+    case 'power':
+      return [value, ' W', 1];
+    case 'current':
+      return [value, ' A', 1];
+    case 'voltage':
+      return [value, ' V', 2];
     case 'wingLoading':
       return units.mass === 'oz'
         ? [gramsFromKilograms(value) / GRAMS_PER_OUNCE / 10.7639104, ' oz/ft²', 1]

@@ -9,6 +9,7 @@ import { lift } from './lift/lift';
 import { mass } from './mass/mass';
 import { motion } from './motion/motion';
 import { pitch } from './pitch/pitch';
+import { power } from './power/power';
 import { reference } from './reference/reference';
 import { rigging } from './rigging/rigging';
 import { schools } from './schools/schools';
@@ -31,7 +32,8 @@ import { window } from './window/window';
  * The whole story of one design, in order: what coefficients refer to, what it
  * weighs, when it stalls, how it holds itself in pitch, roll and yaw and how
  * sure that is, what level flight asks, how fast it flies, where it may balance, what its angles
- * and its sticks do, how it moves, what is worth knowing beside it, and what bends and breaks.
+ * and its sticks do, how it moves, what is worth knowing beside it, what bends and
+ * breaks, and what its drive gives.
  * A group reads only groups above it and is computed when it is asked for.
  */
 export const GROUPS = [
@@ -62,6 +64,7 @@ export const GROUPS = [
   ceilings,
   wind,
   strength,
+  power,
 ] as const satisfies readonly Group[];
 
 type GroupOf = (typeof GROUPS)[number];

@@ -1,12 +1,12 @@
 import { CheckField } from '../fields/CheckField';
 import { field } from '@/core/2-document/edit/field';
-import type { Control, ControlFunction, Surface } from '@/core/2-document/schema/surface';
+import type { Control, ControlFunction } from '@/core/2-document/schema/surface';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { shownTimes, useSet } from '../fields/useSet';
-import { LinkageFields } from './LinkageFields';
+import { type ControlProps, LinkageFields } from './LinkageFields';
 
 const FUNCTIONS: readonly (readonly [ControlFunction, string])[] = [
   ['aileron', 'Aileron'],
@@ -22,11 +22,6 @@ const GAPS: readonly (readonly [Control['gap'], string])[] = [
   ['sealed', 'Without a gap'],
   ['open', 'With a gap'],
 ];
-
-export interface ControlProps {
-  readonly surface: Surface;
-  readonly control: Control;
-}
 
 /** What a control answers to, where it lies, how it turns and what turns it. */
 export function ControlFields({ surface, control }: ControlProps) {

@@ -1,6 +1,6 @@
 import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { field } from '@/core/2-document/edit/field';
-import { servoSchema } from '@/core/2-document/schema/surface';
+import { type Control, servoSchema, type Surface } from '@/core/2-document/schema/surface';
 import { linkageTravel } from '@/core/6-groups/feel/linkage';
 import { setFields } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
@@ -9,7 +9,11 @@ import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { useSet } from '../fields/useSet';
 import { Button } from '../shell/buttons';
-import type { ControlProps } from './ControlFields';
+
+export interface ControlProps {
+  readonly surface: Surface;
+  readonly control: Control;
+}
 
 /** Pushrod that nobody describes [mm], and what the choice of none is called. */
 const FREE_LENGTH = 120;

@@ -22,4 +22,7 @@ export const SI_SYMBOL = {
   force: 'N',
   moment: 'N·m',
   stiffness: 'N·m²',
+  power: 'W',
+  current: 'A',
+  voltage: 'V',
 } as const;

@@ -45,13 +45,28 @@ export function cruiseState(prepared: Prepared, model: AeroModel): Cruise {
   return second.ok ? { ...powered, state: { ...second.state, lift } } : powered;
 }
 
-/** Lift and pitching moment coefficients of thrust that equals drag, with what its stream adds to the tail; null without a drive. */
-function thrustCoefficients(prepared: Prepared, model: AeroModel, state: TrimState) {
+/** Trim at a lift coefficient under a thrust coefficient T/(q S) of all drives; null where there is none, or no drive. */
+export function trimUnderThrust(
+  { prepared, model }: { readonly prepared: Prepared; readonly model: AeroModel },
+  lift: number,
+  thrust: number,
+): TrimState | null {
+  const { about } = prepared;
+  const first = trim(model, { lift, about });
+  const pull = first.ok ? thrustCoefficients(prepared, model, first.state, thrust) : null;
+  if (!pull) return null;
+  const second = trim(model, { lift: lift - pull.lift, moment: -pull.moment, about });
+  return second.ok ? second.state : null;
+}
+
+/** Lift and pitching moment coefficients of a thrust coefficient, of one that equals drag without it, with what its stream adds to the tail; null without a drive. */
+function thrustCoefficients(prepared: Prepared, model: AeroModel, state: TrimState, thrust?: number) {
   const { design, about, air, sections, dragArea } = prepared;
   const drives = design.propulsion;
   if (drives.length === 0) return null;
   const flow = model.stateAt(state.alpha, state.elevator ?? 0);
-  const drag = dragOf(model, flow, stripData(sections, air, design.conditions.cruiseSpeed), state.lift, dragArea).total;
+  const drag =
+    thrust ?? dragOf(model, flow, stripData(sections, air, design.conditions.cruiseSpeed), state.lift, dragArea).total;
   let lift = 0;
   let moment = 0;
   for (const drive of drives) {

@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import { GRAVITY } from '@/core/5-aero/atmosphere';
+import { liftCoefficientAt } from '@/core/5-aero/polar';
+import { emptyNumbers, numbersGroup } from '../group';
+import { maybe } from '../keys';
+import { drag } from '../drag/drag';
+import { reference } from '../reference/reference';
+import { stall } from '../stall/stall';
+import { trimUnderThrust } from '../solution/cruise';
+import { NO_MASS, NO_VISCOSITY } from '../words';
+import { drivesOf } from './drives';
+import { bestClimb, durationAt, fastest, fullThrottle, levelAt } from './performance';
+import { poweredDrag } from './poweredDrag';
+
+const keys = z.object({
+  staticThrust: maybe('force', 'Thrust of all propellers at rest, full throttle, full pack'),
+  staticCurrent: maybe('current', 'What the packs then give, all together'),
+  staticMotorCurrent: maybe('current', 'What the busiest motor then takes'),
+  staticElectricPower: maybe('power', 'Power of the packs then'),
+  staticTurns: maybe('perSecond', 'Revolutions of the fastest propeller then'),
+  thrustToWeight: maybe('ratio', 'That thrust over the weight'),
+  cruiseThrottle: maybe('percent', 'Opening of the throttle in level flight at cruise speed, pack half full'),
+  cruiseCurrent: maybe('current', 'What the packs give there'),
+  cruiseElectricPower: maybe('power', 'Power of the packs there'),
+  propellerEfficiency: maybe('percent', 'Thrust times speed over shaft power there'),
+  duration: maybe('time', 'Level flight at cruise speed down to a fifth of the pack'),
+  maximumSpeed: maybe('speed', 'Fastest level flight, full pack'),
+  climbRate: maybe('speed', 'Fastest climb, full throttle, full pack'),
+  climbRateSpeed: maybe('speed', 'Speed of that climb'),
+  climbAngle: maybe('angle', 'Steepest climb'),
+  stoppedPropellerDragArea: maybe('area', 'Drag area of the propellers as they are without power'),
+  pitchControlAtFullPower: maybe(
+    'angle',
+    'Pitch command that holds cruise speed at full throttle, trailing edge down positive',
+  ),
+});
+
+/** The pack is told of as full for what asks most of it, and half full for what lasts. */
+const FULL = 1;
+const HALF = 0.5;
+
+const TOO_WEAK = 'Full throttle does not hold level flight at that speed.';
+const NO_CLIMB = 'Full throttle does not lift it at any speed.';
+const NO_TRIM = 'No pitch control holds it there.';
+
+/** What the drives give, what flight takes of it, and how long that lasts. */
+export const power = numbersGroup(keys, {
+  id: 'power',
+  title: 'Power',
+  needs: { reference, stall, drag },
+  compute: (solution, { stall: { speed: stallSpeed, reasons } }) => {
+    const { prepared, model } = solution;
+    const { design, air, weights } = prepared;
+    if (prepared.surfacesOnly) return emptyNumbers(keys, NO_VISCOSITY);
+    const drives = drivesOf(design, air);
+    if (typeof drives === 'string') {
+      const { reasons: all, ...nothing } = emptyNumbers(keys, drives);
+      const resting = { stoppedPropellerDragArea: prepared.restingPropellers };
+      return { ...nothing, ...resting, reasons: without(all, Object.keys(resting)) };
+    }
+    const mass = weights.properties?.total;
+    if (mass === undefined) return emptyNumbers(keys, NO_MASS);
+    const still = fullThrottle(drives, 0, FULL);
+    const weight = mass * GRAVITY;
+    const known = {
+      staticThrust: still.thrust,
+      staticCurrent: still.packCurrent,
+      staticMotorCurrent: still.motorCurrent,
+      staticElectricPower: still.electricPower,
+      staticTurns: still.perSecond,
+      thrustToWeight: still.thrust / weight,
+      stoppedPropellerDragArea: prepared.restingPropellers,
+    };
+    const dragAt = stallSpeed === null ? null : poweredDrag(solution, stallSpeed);
+    if (stallSpeed === null || !dragAt) {
+      const why = reasons['speed'] ?? 'Its drag could not be computed.';
+      const { reasons: all, ...nothing } = emptyNumbers(keys, why);
+      return { ...nothing, ...known, reasons: without(all, Object.keys(known)) };
+    }
+    const cruise = design.conditions.cruiseSpeed;
+    const level = levelAt(drives, cruise, dragAt(cruise), HALF);
+    const flight = { drives, weight, stallSpeed, dragAt };
+    const climb = bestClimb(flight, FULL);
+    const full = fullThrottle(drives, cruise, FULL);
+    const pressureArea = ((air.density * cruise ** 2) / 2) * model.reference.area;
+    const trimmed = trimUnderThrust(
+      solution,
+      liftCoefficientAt({ model, air, mass }, cruise),
+      full.thrust / pressureArea,
+    );
+    return {
+      ...known,
+      cruiseThrottle: level?.duty ?? null,
+      cruiseCurrent: level?.packCurrent ?? null,
+      cruiseElectricPower: level?.electricPower ?? null,
+      propellerEfficiency: level?.propellerEfficiency ?? null,
+      duration: level ? durationAt(drives, cruise, dragAt(cruise)) : null,
+      maximumSpeed: fastest(flight, FULL),
+      climbRate: climb?.rate ?? null,
+      climbRateSpeed: climb?.speed ?? null,
+      climbAngle: climb?.angle ?? null,
+      pitchControlAtFullPower: trimmed?.elevator ?? null,
+      reasons: {
+        ...(level
+          ? {}
+          : {
+              cruiseThrottle: TOO_WEAK,
+              cruiseCurrent: TOO_WEAK,
+              cruiseElectricPower: TOO_WEAK,
+              propellerEfficiency: TOO_WEAK,
+              duration: TOO_WEAK,
+            }),
+        ...(fastest(flight, FULL) === null ? { maximumSpeed: NO_CLIMB } : {}),
+        ...(climb ? {} : { climbRate: NO_CLIMB, climbRateSpeed: NO_CLIMB, climbAngle: NO_CLIMB }),
+        ...(trimmed?.elevator == null ? { pitchControlAtFullPower: NO_TRIM } : {}),
+      },
+    };
+  },
+});
+
+const without = <Value>(all: Readonly<Record<string, Value>>, names: readonly string[]): Record<string, Value> =>
+  Object.fromEntries(Object.entries(all).filter(([name]) => !names.includes(name)));
