@@ -46,6 +46,16 @@ const VIEWS: readonly View[] = [
   { file: 'weights', design: 'Reef Surveyor', stage: 'Weights' },
   { file: 'balance', design: 'Reef Surveyor', stage: 'Balance' },
   { file: 'stability', design: 'Storm Courier', stage: 'Stability' },
+  { file: 'strength', design: 'Polly Drift', stage: 'Strength' },
+  {
+    file: 'boom',
+    design: 'Gannet Vee',
+    stage: 'Strength',
+    prepare: async (page) => {
+      await look('Boom')(page);
+      await look('5 × bent')(page);
+    },
+  },
   {
     file: 'working',
     design: 'Lagoon Postman',
