@@ -47,15 +47,7 @@ const VIEWS: readonly View[] = [
   { file: 'balance', design: 'Reef Surveyor', stage: 'Balance' },
   { file: 'stability', design: 'Storm Courier', stage: 'Stability' },
   { file: 'strength', design: 'Polly Drift', stage: 'Strength' },
-  {
-    file: 'boom',
-    design: 'Gannet Vee',
-    stage: 'Strength',
-    prepare: async (page) => {
-      await look('Boom')(page);
-      await look('5 × bent')(page);
-    },
-  },
+  { file: 'power', design: 'Lagoon Postman', stage: 'Power' },
   {
     file: 'working',
     design: 'Lagoon Postman',

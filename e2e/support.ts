@@ -2,7 +2,18 @@ import { expect, type Locator, type Page } from '@playwright/test';
 import { AxeBuilder } from '@axe-core/playwright';
 import { idOfDesign } from './designIds';
 
-export const STAGES = ['Brief', 'Wing', 'Section', 'Tail', 'Rigging', 'Weights', 'Balance', 'Stability', 'Strength'];
+export const STAGES = [
+  'Brief',
+  'Wing',
+  'Section',
+  'Tail',
+  'Rigging',
+  'Weights',
+  'Balance',
+  'Stability',
+  'Strength',
+  'Power',
+];
 
 /** Opens a demo design by name, at a stage. */
 export async function openDesign(page: Page, name: string, stage?: string): Promise<void> {

@@ -14,6 +14,7 @@ import { BriefStage } from './brief/BriefStage';
 import { FindingsPanel } from './findings/FindingsPanel';
 import { RevisionsSheet } from './revisions/RevisionsSheet';
 import { measurableFace } from '@/core/3-shape/section/measurableFace';
+import { PowerStage } from './power/PowerStage';
 import { RiggingStage } from './rigging/RiggingStage';
 import { SectionStage } from './section/SectionStage';
 import { ControlFeelSection } from './stability/ControlFeelSection';
@@ -39,6 +40,7 @@ const STAGES: readonly (readonly [string, (design: Design) => ReactElement])[] =
   ['weights', (design) => <WeightsStage design={design} />],
   ['balance', (design) => <BalanceStage design={design} />],
   ['strength', (design) => <StrengthStage design={design} />],
+  ['power', (design) => <PowerStage design={design} />],
 ];
 
 const numbersAreNumbers = () => expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/);

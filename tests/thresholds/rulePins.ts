@@ -484,6 +484,19 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [0.69, 'caution'],
     ),
   ),
+  weakDrive: [
+    ...along(
+      (climbRate) => ({ numbers: { power: { staticThrust: 5, climbRate, cruiseThrottle: 0.5 } } }),
+      [1.05, null],
+      [0.95, 'caution'],
+      [0, 'caution'],
+    ),
+    ...along(
+      (cruiseThrottle) => ({ numbers: { power: { staticThrust: 5, climbRate: 3, cruiseThrottle } } }),
+      [0.84, null],
+      [0.86, 'note'],
+    ),
+  ],
   flexUnsettles: [
     ...along((staticMargin) => ({ numbers: bentBy(staticMargin, 0, 0) }), [0.029, null], [0.031, null]),
     ...along(
@@ -493,7 +506,13 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [0.001, 'caution'],
       [-0.001, 'stop'],
     ),
-    ...along((left) => ({ numbers: bentBy(0.1, 0, left - 0.1) }), [0.031, null], [0.029, 'caution'], [-0.1, 'caution']),
+    ...along(
+      (left) => ({ numbers: bentBy(0.1, 0, left - 0.1) }),
+      [0.031, null],
+      [0.029, 'note'],
+      [0.001, 'note'],
+      [-0.001, 'caution'],
+    ),
     ...along((stiff) => ({ numbers: bentBy(stiff, -0.5, 0) }), [0.029, null], [0.031, 'stop']),
   ],
   wingsPart: [-1, 1].flatMap((side) =>

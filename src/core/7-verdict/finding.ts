@@ -3,7 +3,7 @@ import type { FieldChange } from '@/core/2-document/edit/field';
 
 export type Severity = 'stop' | 'caution' | 'note';
 export type Stage =
-  'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability' | 'strength';
+  'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability' | 'strength' | 'power';
 
 export interface Remedy {
   readonly label: Words;

@@ -202,6 +202,14 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   twistsAway: [set(demoDesign('polly-drift'), '/materials/board3/faceDensity'), 250, 60],
   turnsRound: [set(demoDesign('reef-surveyor'), '/materials/board5/faceDensity'), 250, 60],
   softBoom: [set(demoDesign('kittiwake-winglet'), '/materials/board5/faceDensity'), 110, 5],
+  weakDrive: [
+    set(
+      demoDesign('lagoon-postman'),
+      `/propulsion/${demoDesign('lagoon-postman').propulsion[0]!.id}/motor/speedConstant`,
+    ),
+    1000,
+    300,
+  ],
   flexUnsettles: [set(demoDesign('storm-courier'), '/loads/diveHeight'), 2, 60],
   wingsPart: [set(demoDesign('harbour-steward'), '/materials/board5/faceDensity'), 110, 30],
   weakJoint: [set(demoDesign('lagoon-postman'), '/loads/landingSink'), 1.5, 15],

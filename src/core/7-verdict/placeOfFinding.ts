@@ -43,6 +43,7 @@ export const SUBJECTS: Readonly<Record<string, Subject>> = {
   turnsRound: 'wing',
   softBoom: 'tail',
   flexUnsettles: 'wing',
+  weakDrive: 'drive',
   wingsPart: 'wing',
   weakJoint: 'none',
   weakLinkage: 'none',

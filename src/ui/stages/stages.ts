@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
 import { brief } from '../brief/stage';
+import { power } from '../power/stage';
 import { rigging } from '../rigging/stage';
 import { section } from '../section/stage';
 import { stability } from '../stability/stage';
@@ -22,6 +23,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   balance,
   stability,
   strength,
+  power,
 };
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);

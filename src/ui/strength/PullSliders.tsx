@@ -1,6 +1,6 @@
-import { useId } from 'react';
 import { useAppSelector } from '@/store/hooks';
 import { decimal, formatValue } from '@/words/formatQuantity';
+import { Slider } from '../fields/Slider';
 import type { Pull } from './flexOf';
 
 /** What may be chosen of a pull: load factors and speeds from the one to the other. */
@@ -35,42 +35,5 @@ export function PullSliders({ range, pull, onChange }: PullSlidersProps) {
         onChange={(speed) => onChange({ ...pull, speed })}
       />
     </>
-  );
-}
-
-interface SliderProps {
-  readonly label: string;
-  readonly words: string;
-  readonly range: readonly [number, number];
-  readonly value: number;
-  readonly onChange: (value: number) => void;
-}
-
-/** Steps from end to end. */
-const STEPS = 100;
-
-function Slider({ label, words, range: [from, to], value, onChange }: SliderProps) {
-  const id = useId();
-  return (
-    <div className="flex min-w-44 flex-1 items-center gap-2 text-read">
-      <label htmlFor={id} className="text-label text-faint">
-        {label}
-      </label>
-      <input
-        id={id}
-        type="range"
-        min={0}
-        max={STEPS}
-        step={1}
-        disabled={to <= from}
-        value={to > from ? Math.round(((value - from) / (to - from)) * STEPS) : 0}
-        aria-valuetext={words}
-        onChange={(event) => onChange(from + (Number(event.target.value) / STEPS) * (to - from))}
-        className="min-w-16 flex-1 accent-balance"
-      />
-      <output htmlFor={id} className="whitespace-nowrap">
-        {words}
-      </output>
-    </div>
   );
 }

@@ -108,27 +108,45 @@ export interface Throttled extends Running {
 /** Fewer turns than that no propeller is asked for, more than that none bears [1/s]. */
 const TURNS = [1, 1000] as const;
 
+/** What a thrust at a speed asks of each motor, whatever the pack: turns, current and voltage. */
+export interface Demand {
+  readonly speed: MetresPerSecond;
+  readonly omega: number;
+  readonly current: number;
+  readonly volts: number;
+}
+
 /**
- * The drive as it gives a thrust at a speed; null where full throttle gives
- * less. The thrust alone says how fast the propeller turns and what torque it
- * takes; current and voltage of the motor follow, and from the pack’s voltage
- * the throttle: d V₀ − d² n R_p (1 + s) I = ω/K_v + I (R + R_c).
+ * The thrust alone says how fast the propeller turns and what torque it takes;
+ * current and voltage of the motor follow. Null where no turns give it.
  */
-export function driveAtThrust(drive: Drive, speed: MetresPerSecond, thrust: Newtons, left: Fraction): Throttled | null {
-  const { motor, propeller, count, pack } = drive;
-  const missing = (perSecond: number) => count * propeller.at(speed, perSecond).thrust - thrust;
-  const turns = lastTurn(missing);
+export function demandOf({ motor, propeller, count }: Drive, speed: MetresPerSecond, thrust: Newtons): Demand | null {
+  const turns = lastTurn((perSecond) => count * propeller.at(speed, perSecond).thrust - thrust);
   if (turns === null) return null;
   const omega = 2 * Math.PI * turns;
-  const { torque } = propeller.at(speed, turns);
-  const current = torque * motor.speedConstant + motor.noLoadCurrent;
-  const volts = omega / motor.speedConstant + current * (motor.resistance + CONTROLLER);
+  const current = propeller.at(speed, turns).torque * motor.speedConstant + motor.noLoadCurrent;
+  if (current <= 0) return null;
+  return { speed, omega, current, volts: omega / motor.speedConstant + current * (motor.resistance + CONTROLLER) };
+}
+
+/**
+ * The drive as it meets a demand with a share of its charge left; null where
+ * full throttle does not: d V₀ − d² n R_p (1 + s) I = V_m.
+ */
+export function meeting(drive: Drive, { speed, omega, current, volts }: Demand, left: Fraction): Throttled | null {
+  const { count, pack } = drive;
   const open = openVoltage(pack, left);
   const sag = count * pack.resistance * (1 + SWITCHING) * current;
   const root = open ** 2 - 4 * sag * volts;
-  if (root < 0 || current <= 0) return null;
+  if (root < 0) return null;
   const duty = sag > 0 ? (open - Math.sqrt(root)) / (2 * sag) : volts / open;
   return duty > 1 ? null : { duty, ...runningAt(drive, { speed, duty, open, omega, current }) };
+}
+
+/** The drive as it gives a thrust at a speed; null where full throttle gives less. */
+export function driveAtThrust(drive: Drive, speed: MetresPerSecond, thrust: Newtons, left: Fraction): Throttled | null {
+  const demand = demandOf(drive, speed, thrust);
+  return demand && meeting(drive, demand, left);
 }
 
 /** Turns at which a propeller gives what is asked, on the branch on which more turns give more; null where none do. */

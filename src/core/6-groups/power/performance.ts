@@ -1,12 +1,22 @@
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { Fraction, MetresPerSecond, Newtons, Radians } from '@/core/1-base/units/convert';
-import { type Drive, driveAtThrust, runDrive, type Running, type Throttled } from '@/core/5-power/drive/drive';
+import {
+  type Demand,
+  demandOf,
+  type Drive,
+  meeting,
+  runDrive,
+  type Running,
+  type Throttled,
+} from '@/core/5-power/drive/drive';
 import type { DragAt } from './poweredDrag';
 
-/** Sums of all drives; of motors and propellers the busiest. */
-export function fullThrottle(drives: readonly Drive[], speed: MetresPerSecond, left: Fraction): Running {
-  return together(drives.map((drive) => runDrive(drive, speed, 1, left)));
-}
+/** Sums of all drives at one opening of the throttle; of motors and propellers the busiest. */
+export const throttled = (drives: readonly Drive[], speed: MetresPerSecond, duty: Fraction, left: Fraction): Running =>
+  together(drives.map((drive) => runDrive(drive, speed, duty, left)));
+
+export const fullThrottle = (drives: readonly Drive[], speed: MetresPerSecond, left: Fraction): Running =>
+  throttled(drives, speed, 1, left);
 
 function together(all: readonly Running[]): Running {
   const sum = (pick: (one: Running) => number) => all.reduce((total, one) => total + pick(one), 0);
@@ -32,34 +42,47 @@ function sharesOf(drives: readonly Drive[]): number[] {
   return areas.map((area) => area / whole);
 }
 
-/** Every drive as it bears its share of a thrust; null where one cannot. */
-function shared(drives: readonly Drive[], speed: MetresPerSecond, thrust: Newtons, left: Fraction): Throttled[] | null {
+/** What every drive is asked for where all share a thrust; null where one cannot. */
+function demands(drives: readonly Drive[], speed: MetresPerSecond, thrust: Newtons): Demand[] | null {
   const shares = sharesOf(drives);
-  const all = drives.map((drive, index) => driveAtThrust(drive, speed, (thrust * shares[index]!) as Newtons, left));
+  const all = drives.map((drive, index) => demandOf(drive, speed, (thrust * shares[index]!) as Newtons));
   return all.every((one) => one !== null) ? all : null;
 }
 
-/** Level flight at a speed: all drives together, the throttle of the widest open; null where they cannot. */
-export function levelAt(
-  drives: readonly Drive[],
-  speed: MetresPerSecond,
-  drag: Newtons,
-  left: Fraction,
-): Throttled | null {
-  const all = shared(drives, speed, drag, left);
-  return all && { ...together(all), duty: Math.max(...all.map(({ duty }) => duty)) };
+/** Every drive as it meets what it is asked for; null where one cannot. */
+function met(drives: readonly Drive[], asked: readonly Demand[], left: Fraction): Throttled[] | null {
+  const all = drives.map((drive, index) => meeting(drive, asked[index]!, left));
+  return all.every((one) => one !== null) ? all : null;
+}
+
+/** Level flight: all drives together, the throttle of the widest open, and how long that lasts [s]. */
+export interface Level extends Throttled {
+  readonly duration: number;
+}
+
+/** Level flight at a speed with a share of charge left; null where the drives cannot. */
+export function levelAt(drives: readonly Drive[], speed: MetresPerSecond, drag: Newtons, left: Fraction): Level | null {
+  const asked = demands(drives, speed, drag);
+  const all = asked && met(drives, asked, left);
+  return (
+    all && {
+      ...together(all),
+      duty: Math.max(...all.map(({ duty }) => duty)),
+      duration: durationOf(drives, asked),
+    }
+  );
 }
 
 /** What is left in the pack in the end, and in how many steps it is emptied. */
 const RESERVE = 0.2;
 const STEPS = 16;
 
-/** How long level flight lasts down to a fifth of the first pack that is so far [s]: ∫ dQ/I; until full throttle does no more. */
-export function durationAt(drives: readonly Drive[], speed: MetresPerSecond, drag: Newtons): number {
+/** Down to a fifth of the first pack that is so far [s]: ∫ dQ/I; or until full throttle does no more. */
+function durationOf(drives: readonly Drive[], asked: readonly Demand[]): number {
   let time = 0;
   for (let step = 0; step < STEPS; step++) {
     const left = 1 - ((1 - RESERVE) * (step + 0.5)) / STEPS;
-    const all = shared(drives, speed, drag, left);
+    const all = met(drives, asked, left);
     if (!all) break;
     const emptied = Math.max(...all.map(({ packCurrent }, index) => packCurrent / drives[index]!.pack.charge));
     time += (1 - RESERVE) / STEPS / emptied;
@@ -78,7 +101,7 @@ export interface Flight {
 /** Model aircraft of board are no faster [m/s]. */
 const FASTEST = 100;
 /** Speeds that are looked at between the stall and the fastest. */
-const SPEEDS = 24;
+const SPEEDS = 12;
 
 /** Fastest level flight; null where full throttle holds it at no speed from the stall on. */
 export function fastest({ drives, stallSpeed, dragAt }: Flight, left: Fraction): MetresPerSecond | null {
@@ -107,10 +130,9 @@ export interface Climb {
 /** Slowest climb over the stall; slower a gust ends it. */
 const OVER_STALL = 1.1;
 
-/** Fastest and steepest climb at full throttle: sin γ = (T − D)/W, at most straight up; null where nothing is left over. */
-export function bestClimb(flight: Flight, left: Fraction): Climb | null {
+/** Fastest and steepest climb at full throttle: sin γ = (T − D)/W, at most straight up; null where nothing is left over. @param top fastest level flight */
+export function bestClimb(flight: Flight, left: Fraction, top: MetresPerSecond | null): Climb | null {
   const { drives, weight, stallSpeed, dragAt } = flight;
-  const top = fastest(flight, left);
   const slowest = OVER_STALL * stallSpeed;
   if (top === null || top <= slowest) return null;
   let best: Climb | null = null;

@@ -2,15 +2,26 @@ import { z } from 'zod';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { liftCoefficientAt } from '@/core/5-aero/polar';
 import { emptyNumbers, numbersGroup } from '../group';
-import { maybe } from '../keys';
+import { maybe, quantity } from '../keys';
 import { drag } from '../drag/drag';
 import { reference } from '../reference/reference';
 import { stall } from '../stall/stall';
 import { trimUnderThrust } from '../solution/cruise';
 import { NO_MASS, NO_VISCOSITY } from '../words';
 import { drivesOf } from './drives';
-import { bestClimb, durationAt, fastest, fullThrottle, levelAt } from './performance';
+import type { MetresPerSecond } from '@/core/1-base/units/convert';
+import { bestClimb, fastest, type Flight, fullThrottle, levelAt, throttled } from './performance';
 import { poweredDrag } from './poweredDrag';
+
+/** What happens at one speed of level flight. */
+const point = z.object({
+  speed: quantity('speed', 'Speed'),
+  drag: quantity('force', 'Drag of level flight'),
+  thrust: z.array(quantity('force', 'Thrust at each of the throttles, full pack')),
+  throttle: maybe('percent', 'Throttle that holds level flight there, pack half full; null where none does'),
+  current: maybe('current', 'What the packs then give'),
+  duration: maybe('time', 'How long that lasts, down to a fifth of the pack'),
+});
 
 const keys = z.object({
   staticThrust: maybe('force', 'Thrust of all propellers at rest, full throttle, full pack'),
@@ -33,7 +44,13 @@ const keys = z.object({
     'angle',
     'Pitch command that holds cruise speed at full throttle, trailing edge down positive',
   ),
+  throttles: z.array(quantity('percent', 'Openings of the throttle that the curve tells the thrust of')),
+  curve: z.array(point),
 });
+
+/** Openings and speeds of the curve. */
+const THROTTLES = [0.25, 0.5, 0.75, 1] as const;
+const SPEEDS = 14;
 
 /** The pack is told of as full for what asks most of it, and half full for what lasts. */
 const FULL = 1;
@@ -80,7 +97,8 @@ export const power = numbersGroup(keys, {
     const cruise = design.conditions.cruiseSpeed;
     const level = levelAt(drives, cruise, dragAt(cruise), HALF);
     const flight = { drives, weight, stallSpeed, dragAt };
-    const climb = bestClimb(flight, FULL);
+    const top = fastest(flight, FULL);
+    const climb = bestClimb(flight, FULL, top);
     const full = fullThrottle(drives, cruise, FULL);
     const pressureArea = ((air.density * cruise ** 2) / 2) * model.reference.area;
     const trimmed = trimUnderThrust(
@@ -94,12 +112,14 @@ export const power = numbersGroup(keys, {
       cruiseCurrent: level?.packCurrent ?? null,
       cruiseElectricPower: level?.electricPower ?? null,
       propellerEfficiency: level?.propellerEfficiency ?? null,
-      duration: level ? durationAt(drives, cruise, dragAt(cruise)) : null,
-      maximumSpeed: fastest(flight, FULL),
+      duration: level?.duration ?? null,
+      maximumSpeed: top,
       climbRate: climb?.rate ?? null,
       climbRateSpeed: climb?.speed ?? null,
       climbAngle: climb?.angle ?? null,
       pitchControlAtFullPower: trimmed?.elevator ?? null,
+      throttles: [...THROTTLES],
+      curve: curveOf(flight, cruise, top),
       reasons: {
         ...(level
           ? {}
@@ -110,13 +130,31 @@ export const power = numbersGroup(keys, {
               propellerEfficiency: TOO_WEAK,
               duration: TOO_WEAK,
             }),
-        ...(fastest(flight, FULL) === null ? { maximumSpeed: NO_CLIMB } : {}),
+        ...(top === null ? { maximumSpeed: NO_CLIMB } : {}),
         ...(climb ? {} : { climbRate: NO_CLIMB, climbRateSpeed: NO_CLIMB, climbAngle: NO_CLIMB }),
         ...(trimmed?.elevator == null ? { pitchControlAtFullPower: NO_TRIM } : {}),
       },
     };
   },
 });
+
+/** From the stall to somewhat beyond the fastest level flight, and beyond cruise. */
+function curveOf(flight: Flight, cruise: MetresPerSecond, fastestLevel: MetresPerSecond | null) {
+  const { drives, stallSpeed, dragAt } = flight;
+  const top = 1.12 * Math.max(cruise, fastestLevel ?? 0, 1.5 * stallSpeed);
+  return Array.from({ length: SPEEDS }, (_, index) => {
+    const speed = stallSpeed + ((top - stallSpeed) * index) / (SPEEDS - 1);
+    const level = levelAt(drives, speed, dragAt(speed), HALF);
+    return {
+      speed,
+      drag: dragAt(speed),
+      thrust: THROTTLES.map((duty) => throttled(drives, speed, duty, FULL).thrust),
+      throttle: level?.duty ?? null,
+      current: level?.packCurrent ?? null,
+      duration: level?.duration ?? null,
+    };
+  });
+}
 
 const without = <Value>(all: Readonly<Record<string, Value>>, names: readonly string[]): Record<string, Value> =>
   Object.fromEntries(Object.entries(all).filter(([name]) => !names.includes(name)));

@@ -20,7 +20,7 @@ export const flexUnsettles = makeRule(
     if (least >= LEFT) return null;
     const boom = softBoomOf(booms);
     return {
-      severity: atCruise < 0 ? 'stop' : 'caution',
+      severity: atCruise < 0 ? 'stop' : atCruise < LEFT || atDive < 0 ? 'caution' : 'note',
       message: say`Bending takes the static margin from ${percent(stiff)} to ${percent(least)} ${
         atCruise < LEFT ? 'at cruise speed' : 'in a dive'
       }: it may pitch up or dive by itself there. Stiffen ${boom ? boom.body : 'the wing'}, or balance it further forward.`,

@@ -54,6 +54,7 @@ import { breaksInFlight } from './breaksInFlight';
 import { twistsAway } from './twistsAway';
 import { turnsRound } from './turnsRound';
 import { softBoom } from './softBoom';
+import { weakDrive } from './weakDrive';
 import { flexUnsettles } from './flexUnsettles';
 import { wingsPart } from './wingsPart';
 import { weakJoint } from './weakJoint';
@@ -116,6 +117,7 @@ export const RULES: readonly Rule[] = [
   turnsRound,
   softBoom,
   flexUnsettles,
+  weakDrive,
   wingsPart,
   weakJoint,
   weakLinkage,
