@@ -55,6 +55,9 @@ function Curves({ design }: { readonly design: Design }) {
 /** Lower than that a sheet holds one plot [px]; room of a name along the axis [px]. */
 const LOW = 330;
 const NAME = 62;
+/** Where the names of the curves begin, and the least room of one [px]. */
+const LEGEND = 170;
+const NARROWEST = 152;
 
 const DRAG = { stroke: 'var(--color-graphite)', strokeWidth: 2.4 } as const;
 const FULL = { stroke: 'var(--color-faint)', strokeWidth: 1.4, strokeDasharray: '6 4' } as const;
@@ -163,13 +166,15 @@ function Legend({ width }: { readonly width: number }) {
     ['thrust at that throttle', CHOSEN],
     ['at full throttle', FULL],
   ] as const;
-  if (width < 480) return null;
+  const step = Math.min(170, (width - LEGEND) / names.length);
+  // Too narrow for their words.
+  if (step < NARROWEST) return null;
   return (
     <g fontSize={12} fill="var(--color-graphite)" aria-hidden="true">
       {names.map(([name, look], index) => (
         <g key={name}>
-          <path d={`M${200 + index * 170} 14 h22`} fill="none" {...look} />
-          <text x={228 + index * 170} y={18}>
+          <path d={`M${LEGEND + index * step} 14 h22`} fill="none" {...look} />
+          <text x={LEGEND + 28 + index * step} y={18}>
             {name}
           </text>
         </g>

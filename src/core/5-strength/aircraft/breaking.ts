@@ -55,7 +55,11 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
       };
       return { surface, place, stretch, isJoint: false, at };
     });
-    all.push(...sections);
+    // A stretch is alike from end to end: only the end that is bent harder can break.
+    for (let inner = 0; inner + 1 < sections.length; inner += 2) {
+      const [a, b] = [sections[inner]!, sections[inner + 1]!];
+      all.push(bending(b.stretch, b.at(START)) > bending(a.stretch, a.at(START)) ? b : a);
+    }
     const joint = body.surfaces[surface]!.source.mirrored ? rootJoint(beam) : null;
     const root = sections[0];
     if (joint && root)

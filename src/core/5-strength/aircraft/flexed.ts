@@ -1,5 +1,16 @@
 import type { Metres, Pascals, Radians } from '@/core/1-base/units/convert';
-import { bend, centreAt, type Cut, internalAt, internalsAt, type Worked, workedAt } from '../beam/beam';
+import {
+  type Beam,
+  bend,
+  type Bent,
+  centreAt,
+  type Cut,
+  internalAt,
+  internalsAt,
+  type Stretch,
+  type Worked,
+  workedAt,
+} from '../beam/beam';
 import { dot } from '../beam/vectors';
 import { curvatureOf, type MemberWorked, membersWorked } from '../section/composite';
 import { developedLength } from '@/core/3-shape/geometry/layout';
@@ -21,20 +32,37 @@ export interface FlexedNode {
   readonly twistStiffness: number;
 }
 
+/** How far one place stands up and is turned. */
+export type Flex = Pick<FlexedNode, 'bends' | 'twists'>;
+
+/** The shape alone of a surface in a pull-up, from root to tip. */
+export function shapeIn(body: SuppleAircraft, surface: number, pull: PullUp): Flex[] {
+  const beam = body.beams.get(surface)!;
+  return shapeOf(beam, bend(beam, beamLoads(body, surface, pull.bent, pull)));
+}
+
+const stretchAt = ({ stretches }: Beam, node: number): Stretch => stretches[Math.min(node, stretches.length - 1)]!;
+
+const shapeOf = (beam: Beam, { rotation, shift }: Bent): Flex[] =>
+  rotation.map((turned, node) => {
+    const { up } = stretchAt(beam, node);
+    return { bends: dot(shift[node]!, up), twists: turned[1] * up[2] - turned[2] * up[1] };
+  });
+
 /** A surface as it stands in a pull-up, from root to tip; how hard it is worked only where that is asked for. */
 export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, withShares = true): FlexedNode[] {
   const beam = body.beams.get(surface)!;
   const loads = beamLoads(body, surface, pull.bent, pull);
-  const { rotation, shift } = bend(beam, loads);
+  const shape = shapeOf(beam, bend(beam, loads));
   const length = developedLength(beam.surface);
-  const cuts = rotation.map((_, index): Cut => {
-    const stretch = beam.stretches[Math.min(index, beam.stretches.length - 1)]!;
+  const cuts = shape.map((_, index): Cut => {
+    const stretch = stretchAt(beam, index);
     const place = index === 0 ? stretch.from : beam.stretches[index - 1]!.to;
     return { place, centre: centreAt(stretch, place) };
   });
   const internals = internalsAt(loads, cuts);
-  return rotation.map((turned, index) => {
-    const stretch = beam.stretches[Math.min(index, beam.stretches.length - 1)]!;
+  return shape.map((flex, index) => {
+    const stretch = stretchAt(beam, index);
     const { place } = cuts[index]!;
     const internal = internals[index]!;
     const { share, by } = withShares ? workedAt(stretch, internal) : IDLE;
@@ -43,8 +71,7 @@ export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, with
       share: place / length,
       y,
       moment: dot(internal.moment, stretch.aft),
-      bends: dot(shift[index]!, stretch.up),
-      twists: turned[1] * stretch.up[2] - turned[2] * stretch.up[1],
+      ...flex,
       worked: share,
       members: withShares
         ? membersWorked(

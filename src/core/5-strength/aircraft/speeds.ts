@@ -8,7 +8,7 @@ import type { SuppleAircraft } from './suppleAircraft';
 /** No model of board goes faster; beyond it a speed is said to be none [m/s]. */
 export const FASTEST = 100;
 const SLOWEST = 2;
-const STEPS = 18;
+const STEPS = 12;
 const HALVINGS = 24;
 
 /** First speed, from slow to fast, at which a value turns its sign; null up to the fastest. */
@@ -18,7 +18,7 @@ function firstTurn(value: (speed: number) => number): MetresPerSecond | null {
   for (let step = 1; step <= STEPS; step++) {
     let high = SLOWEST * (FASTEST / SLOWEST) ** (step / STEPS);
     if (Math.sign(value(high)) !== start) {
-      for (let round = 0; round < HALVINGS && high - low > 1e-4 * high; round++) {
+      for (let round = 0; round < HALVINGS && high - low > 3e-4 * high; round++) {
         const middle = (low + high) / 2;
         if (Math.sign(value(middle)) === start) low = middle;
         else high = middle;

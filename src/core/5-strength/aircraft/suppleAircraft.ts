@@ -51,6 +51,7 @@ export interface SuppleAircraft {
   readonly opposite: () => Supple;
   /** Level flight at a dynamic pressure, for what turns with its loads. */
   readonly steadyAt: (pressure: Pascals) => SteadyState;
+  readonly line: TrimLine;
 }
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
@@ -115,7 +116,8 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
   const unit = [model.level, model.rising, ...(model.commanded ? [model.commanded] : [])].map((flow) =>
     stripLoadsOf(model.matrices, flow.circulation),
   );
-  const steadyAt = steadyStates(stiff, mounts);
+  const line = trimLine(stiff);
+  const steadyAt = steadyStates(stiff, mounts, line);
   const build = (parity: 'symmetric' | 'antisymmetric') =>
     inState(
       supple({ matrices: model.matrices, parity, beams, mounts, steady: parity === 'antisymmetric' ? unit : [] }),
@@ -138,32 +140,41 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     cases,
     opposite: () => (opposite ??= build('antisymmetric')),
     steadyAt,
+    line,
+  };
+}
+
+/** Angle of attack and pitch command of trimmed flight by the lift coefficient; null where there is no trim. */
+type TrimLine = ((lift: number) => { readonly alpha: Radians; readonly command: Radians }) | null;
+
+/** Both go straight with the lift, known from two trims: level at cruise speed and at twice that. */
+function trimLine({ model, mass, about, cruise }: StiffAircraft): TrimLine {
+  const level = (mass * GRAVITY) / (cruise.pressure * model.reference.area);
+  const [slow, fast] = [level, level / 4].map((lift) => {
+    const trimmed = trim(model, { lift, about });
+    return trimmed.ok ? { alpha: trimmed.state.alpha, command: trimmed.state.elevator ?? 0 } : null;
+  });
+  if (!slow || !fast) return null;
+  return (lift) => {
+    const share = (lift - level / 4) / (0.75 * level);
+    const between = (a: number, b: number) => b + (a - b) * share;
+    return { alpha: between(slow.alpha, fast.alpha), command: between(slow.command, fast.command) };
   };
 }
 
 /** Slower than that share of the dynamic pressure of cruise no level flight is asked for. */
 const SLOWEST = 0.5;
 
-/**
- * Level flight by the dynamic pressure: what it takes of the unit cases and how
- * steep the air is at the mounts go with its lift coefficient, as 1/q; known
- * from two trims, at cruise speed and at twice that.
- */
+/** Level flight by the dynamic pressure: what it takes of the unit cases, and how steep the air is at the mounts, which goes with the lift. */
 function steadyStates(
-  { model, mass, about, cruise }: StiffAircraft,
+  { model, mass, cruise }: StiffAircraft,
   mounts: readonly Mount[],
+  line: TrimLine,
 ): (pressure: Pascals) => SteadyState {
-  const known = ([cruise.pressure, 4 * cruise.pressure] as const).map((pressure) => {
-    const lift = (mass * GRAVITY) / (pressure * model.reference.area);
-    const trimmed = trim(model, { lift, about });
-    return trimmed.ok ? { alpha: trimmed.state.alpha, command: trimmed.state.elevator ?? 0 } : null;
-  });
-  const [slow, fast] = known[0] && known[1] ? [known[0], known[1]] : [null, null];
+  const level = (mass * GRAVITY) / (cruise.pressure * model.reference.area);
   return (pressure) => {
     const lift = Math.min(1 / SLOWEST, cruise.pressure / pressure);
-    const between = (a: number, b: number) => b + ((a - b) * (lift - 0.25)) / 0.75;
-    const alpha = slow ? between(slow.alpha, fast.alpha) : cruise.alpha;
-    const command = slow ? between(slow.command, fast.command) : 0;
+    const { alpha, command } = line?.(lift * level) ?? { alpha: cruise.alpha, command: 0 };
     const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
     return {
       shares: [cosine, sine, ...(model.commanded ? [command * cosine] : [])],
@@ -229,9 +240,9 @@ interface AtSpeed {
 function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fraction): PullUp | null {
   const { model, mass, about } = body.stiff;
   const lift = (factor * mass * GRAVITY) / (pressure * model.reference.area);
-  const trimmed = trim(model, { lift, about });
-  if (!trimmed.ok) return null;
-  const [alpha, command] = [trimmed.state.alpha, trimmed.state.elevator ?? 0];
+  const trimmed = body.line?.(lift);
+  if (!trimmed) return null;
+  const { alpha, command } = trimmed;
   const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
   const rigid = mixed(body, [cosine, sine, command * cosine]);
   const byAlpha = mixed(body, [-sine, cosine, -command * sine]);
@@ -279,6 +290,8 @@ export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps |
     : [null, null];
   if (!one || !two) return null;
   return (factor) => {
+    if (factor === 1) return one;
+    if (factor === 2) return two;
     const more = factor - 1;
     const between = (pick: (pull: PullUp) => StripLoads) =>
       sumLoads([

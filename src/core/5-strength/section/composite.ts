@@ -87,24 +87,27 @@ export interface Utilisation {
 
 /** Strain ε = −κ_up z − κ_aft x of every fibre at its outer edges, against the strain it bears: σ/E. */
 export function utilisation(whole: Composite, curvature: Curvature): Utilisation {
-  let worst: Utilisation = { share: 0, fibre: null, isPressed: false };
+  let share = 0;
+  let hardest: Fibre | null = null;
   for (const fibre of whole.fibres) {
-    if (fibre.solid.young <= 0) continue;
-    const { pulled, pressed } = fibreWorked(whole, curvature, fibre);
-    const share = Math.max(pulled, pressed);
-    if (share > worst.share) worst = { share, fibre, isPressed: pressed > pulled };
+    const own = fibreShare(whole, curvature, fibre, 'harder');
+    if (own > share) [share, hardest] = [own, fibre];
   }
-  return worst;
+  const isPressed =
+    hardest !== null &&
+    fibreShare(whole, curvature, hardest, 'pressed') > fibreShare(whole, curvature, hardest, 'pulled');
+  return { share, fibre: hardest, isPressed };
 }
 
-function fibreWorked({ x, z }: Composite, { up, aft }: Curvature, fibre: Fibre) {
+/** Pulled and pressed edge of a fibre; one without stiffness bears nothing. Asked for thousands of times: nothing is made on the way. */
+function fibreShare({ x, z }: Composite, { up, aft }: Curvature, fibre: Fibre, side: 'pulled' | 'pressed' | 'harder') {
+  const { solid, reach } = fibre;
+  if (!(solid.young > 0)) return 0;
   const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
-  const [long, short] = fibre.reach;
-  const edge = Math.abs(up * long[0] + aft * long[1]) + Math.abs(up * short[0] + aft * short[1]);
-  return {
-    pulled: ((middle + edge) * fibre.solid.young) / fibre.solid.tension,
-    pressed: (-(middle - edge) * fibre.solid.young) / fibre.solid.compression,
-  };
+  const edge = Math.abs(up * reach[0][0] + aft * reach[0][1]) + Math.abs(up * reach[1][0] + aft * reach[1][1]);
+  const pulled = ((middle + edge) * solid.young) / solid.tension;
+  const pressed = ((edge - middle) * solid.young) / solid.compression;
+  return side === 'pulled' ? pulled : side === 'pressed' ? pressed : Math.max(pulled, pressed);
 }
 
 /** How hard each kind of member is worked, every rod by itself. */
@@ -118,8 +121,7 @@ export function membersWorked(whole: Composite, curvature: Curvature): MemberWor
   const worst = new Map<string, MemberWorked>();
   for (const fibre of whole.fibres) {
     if (fibre.solid.young <= 0) continue;
-    const { pulled, pressed } = fibreWorked(whole, curvature, fibre);
-    const share = Math.max(pulled, pressed);
+    const share = fibreShare(whole, curvature, fibre, 'harder');
     const { member, rod = null } = fibre;
     const key = rod ?? member;
     if (share >= (worst.get(key)?.share ?? 0)) worst.set(key, { member, rod, share });

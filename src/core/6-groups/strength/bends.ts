@@ -1,7 +1,7 @@
 import { isWing } from '@/core/2-document/schema/roles';
 import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
-import { type FlexedNode, flexed, pressureOf } from '@/core/5-strength/aircraft/flexed';
+import { type FlexedNode, flexed, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
 import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
 import { beamLoads, type PullUp, type PullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
@@ -80,39 +80,34 @@ function mainWing(body: SuppleAircraft): number | null {
   return best;
 }
 
-/** A surface under one and under two times the weight. */
-interface Flexed {
-  readonly one: readonly FlexedNode[];
-  readonly two: readonly FlexedNode[];
-}
+type FlexAt = (index: number) => Readonly<Record<'bends' | 'bendsPerG' | 'twists' | 'twistsPerG', number>>;
 
 /** A rod by its name where it has one. */
 const rodName = (body: SuppleAircraft, surface: number, id: string): string =>
   body.surfaces[surface]!.source.spars.find((spar) => spar.id === id)?.name || id;
 
 function along(body: SuppleAircraft, surface: number, speeds: readonly [PullUps, PullUps, PullUps], limit: PullUp) {
-  const under = (pulls: PullUps): Flexed => ({
-    one: flexed(body, surface, pulls(1), false),
-    two: flexed(body, surface, pulls(2), false),
-  });
-  const [cruise, middle, dive] = speeds.map(under) as [Flexed, Flexed, Flexed];
-  const flexAt = ({ one, two }: Flexed, index: number) => ({
-    bends: one[index]!.bends,
-    bendsPerG: two[index]!.bends - one[index]!.bends,
-    twists: one[index]!.twists,
-    twistsPerG: two[index]!.twists - one[index]!.twists,
-  });
+  const level = flexed(body, surface, speeds[0](1), false);
+  const [cruise, middle, dive] = speeds.map((pulls) => {
+    const [one, two] = [shapeIn(body, surface, pulls(1)), shapeIn(body, surface, pulls(2))];
+    return (index: number) => ({
+      bends: one[index]!.bends,
+      bendsPerG: two[index]!.bends - one[index]!.bends,
+      twists: one[index]!.twists,
+      twistsPerG: two[index]!.twists - one[index]!.twists,
+    });
+  }) as [FlexAt, FlexAt, FlexAt];
   return {
     id: body.surfaces[surface]!.id,
     surface: nameAt(body, surface),
     nodes: flexed(body, surface, limit).map((node: FlexedNode, index) => ({
       spanFraction: node.share,
       y: node.y,
-      moment: cruise.one[index]!.moment,
+      moment: level[index]!.moment,
       momentAtLimit: node.moment,
-      cruise: flexAt(cruise, index),
-      between: flexAt(middle, index),
-      dive: flexAt(dive, index),
+      cruise: cruise(index),
+      between: middle(index),
+      dive: dive(index),
       members: node.members.map(({ member, rod, share }) => ({
         member: rod === null ? member : rodName(body, surface, rod),
         share: Math.min(MOST_WORKED, share),
