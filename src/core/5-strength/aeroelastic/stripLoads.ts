@@ -66,14 +66,38 @@ export const normalOf = ({ tangentY, tangentZ }: { readonly tangentY: number; re
   tangentY,
 ];
 
-/** The load of one strip as it lies on its beam [N, N·m]. */
-export function beamLoadOf(lattice: Lattice, strip: number, force: number, moment: number): BeamLoad {
-  const { from, to, a, b, m, width, tangentY, tangentZ } = lattice.strips[strip]!;
-  return {
+/** Where the load of a strip lies, whatever it is: the same for every load of a lattice. */
+interface StripPlace {
+  readonly from: number;
+  readonly to: number;
+  readonly at: Vector3;
+  readonly way: Vector3;
+}
+
+const places = new WeakMap<Lattice, readonly StripPlace[]>();
+
+function placesOf(lattice: Lattice): readonly StripPlace[] {
+  const known = places.get(lattice);
+  if (known) return known;
+  const made = lattice.strips.map(({ from, to, a, b, m, width, tangentY, tangentZ }): StripPlace => ({
     from,
     to,
     at: [m.x + QUARTER * m.chord, m.y, m.z],
     way: [(b.x + QUARTER * b.chord - a.x - QUARTER * a.chord) / width, tangentY, tangentZ],
+  }));
+  places.set(lattice, made);
+  return made;
+}
+
+/** The load of one strip as it lies on its beam [N, N·m]. */
+export function beamLoadOf(lattice: Lattice, strip: number, force: number, moment: number): BeamLoad {
+  const { tangentY, tangentZ } = lattice.strips[strip]!;
+  const { from, to, at, way } = placesOf(lattice)[strip]!;
+  return {
+    from,
+    to,
+    at,
+    way,
     force: [0, -tangentZ * force, tangentY * force],
     moment: [0, moment * tangentY, moment * tangentZ],
   };
@@ -113,9 +137,28 @@ export interface Total {
   readonly moment: Vector3;
 }
 
-/** Force and moment about a point that loads of strips add up to on both sides. */
-export const totalOf = (lattice: Lattice, { force, moment }: StripLoads, parity: Parity, about: Vector3): Total =>
-  totalOfForces(lattice, parity, about, (strip) => beamLoadOf(lattice, strip, force[strip]!, moment[strip]!));
+/** Force and moment about a point that loads of strips add up to on both sides. Asked for dozens of times: nothing is made on the way. */
+export function totalOf(lattice: Lattice, loads: StripLoads, parity: Parity, [x0, y0, z0]: Vector3): Total {
+  const at = placesOf(lattice);
+  const { strips, surfaces } = lattice;
+  let [side, up, roll, pitch, yaw] = [0, 0, 0, 0, 0];
+  for (let index = 0; index < strips.length; index++) {
+    const { tangentY, tangentZ, surface } = strips[index]!;
+    const [x, y, z] = at[index]!.at;
+    const force = loads.force[index]!;
+    const moment = loads.moment[index]!;
+    const [pushY, pushZ] = [-tangentZ * force, tangentY * force];
+    const isMirrored = surfaces[surface]!.mirrored;
+    const even = isMirrored ? (parity === 'symmetric' ? 2 : 0) : 1;
+    const odd = isMirrored ? (parity === 'symmetric' ? 0 : 2) : 1;
+    side += odd * pushY;
+    up += even * pushZ;
+    roll += odd * ((y - y0) * pushZ - (z - z0) * pushY);
+    pitch += even * (moment * tangentY - (x - x0) * pushZ);
+    yaw += odd * ((x - x0) * pushY + moment * tangentZ);
+  }
+  return { force: [0, side, up], moment: [roll, pitch, yaw] };
+}
 
 /** The same of forces whichever way they point. @param of force at a place and moment of the right half’s strips, null for none */
 export function totalOfForces(

@@ -52,6 +52,8 @@ export interface SuppleAircraft {
   /** Level flight at a dynamic pressure, for what turns with its loads. */
   readonly steadyAt: (pressure: Pascals) => SteadyState;
   readonly line: TrimLine;
+  /** Unknowns that the weights of the parts themselves cause at one g. */
+  readonly weightTurns: Float64Array;
 }
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
@@ -141,6 +143,7 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     opposite: () => (opposite ??= build('antisymmetric')),
     steadyAt,
     line,
+    weightTurns: weightTurnsOf({ beams, masses, alike }),
   };
 }
 
@@ -186,12 +189,11 @@ function steadyStates(
   };
 }
 
-/** Unknowns that the weights of the parts themselves cause, n times as heavy. */
-function weightShares({ beams, masses, alike }: SuppleAircraft, factor: number): Float64Array {
-  return sharesOf(alike, (surface) =>
-    turnsOf(beams.get(surface)!, alike.lattice, surface, weightLoads(masses.get(surface)!, factor)),
+/** Unknowns that the weights of the parts themselves cause at one g. */
+const weightTurnsOf = ({ beams, masses, alike }: Pick<SuppleAircraft, 'beams' | 'masses' | 'alike'>): Float64Array =>
+  sharesOf(alike, (surface) =>
+    turnsOf(beams.get(surface)!, alike.lattice, surface, weightLoads(masses.get(surface)!, 1)),
   );
-}
 
 /** The unit cases in given shares. */
 function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
@@ -251,7 +253,10 @@ function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fr
     const unknowns = held(turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)));
     return { unknowns, total: totalOf(model.lattice, answered(body.alike, unknowns), 'symmetric', about) };
   };
-  const base = asks(rigid, weightShares(body, factor));
+  const base = asks(
+    rigid,
+    body.weightTurns.map((turn) => factor * turn),
+  );
   const perAlpha = asks(byAlpha);
   const perCommand = byCommand ? asks(byCommand) : null;
   // What a change brings: its own load and what bending makes of it.

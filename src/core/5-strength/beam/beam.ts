@@ -98,20 +98,21 @@ export function internalsAt(loads: readonly BeamLoad[], cuts: readonly Cut[]): I
   const count = cuts.length;
   // Six sums a section: force, and moment about the origin.
   const sums = new Float64Array(6 * (count + 1));
-  const add = (at: number, share: number, { force, moment }: BeamLoad, x: number, y: number, z: number) => {
-    const [px, py, pz] = [share * force[0], share * force[1], share * force[2]];
-    sums[at]! += px;
-    sums[at + 1]! += py;
-    sums[at + 2]! += pz;
-    sums[at + 3]! += y * pz - z * py + (moment ? share * moment[0] : 0);
-    sums[at + 4]! += z * px - x * pz + (moment ? share * moment[1] : 0);
-    sums[at + 5]! += x * py - y * px + (moment ? share * moment[2] : 0);
+  const add = (place: number, { at, force, moment }: BeamLoad) => {
+    const [x, y, z] = at;
+    const [px, py, pz] = force;
+    sums[place]! += px;
+    sums[place + 1]! += py;
+    sums[place + 2]! += pz;
+    sums[place + 3]! += y * pz - z * py + (moment ? moment[0] : 0);
+    sums[place + 4]! += z * px - x * pz + (moment ? moment[1] : 0);
+    sums[place + 5]! += x * py - y * px + (moment ? moment[2] : 0);
   };
   const partly = cuts.map((): BeamLoad[] => []);
   for (const load of loads) {
     let index = 0;
     while (index < count && cuts[index]!.place <= load.from) index++;
-    if (index > 0) add(6 * (index - 1), 1, load, ...load.at);
+    if (index > 0) add(6 * (index - 1), load);
     for (; index < count && cuts[index]!.place < load.to; index++) partly[index]!.push(load);
   }
   for (let at = 6 * (count - 1) - 1; at >= 0; at--) sums[at]! += sums[at + 6]!;
@@ -204,15 +205,27 @@ export function weighedMoments({ stretches }: Beam, weights: readonly Vector3[])
     .toReversed();
 }
 
-/** A weighted sum of rotations under one load. @param moments what weighedMoments gave, one for each sum */
+/** A weighted sum of rotations under one load, as internalAt gives its moments. Written out: it is asked for every strip. @param moments what weighedMoments gave, one for each sum */
 export function weighed({ stretches }: Beam, moments: readonly (readonly Vector3[])[], load: BeamLoad): number[] {
+  const { from, to, at, way, force, moment = NOUGHT } = load;
   const sums = moments.map(() => 0);
-  const one = [load];
-  for (const [index, { from, to, centre }] of stretches.entries()) {
-    const middle = (from + to) / 2;
-    if (middle >= load.to && middle > load.from) break;
-    const { moment } = internalAt(one, middle, centre);
-    for (let sum = 0; sum < sums.length; sum++) sums[sum]! += dot(moments[sum]![index]!, moment);
+  for (let index = 0; index < stretches.length; index++) {
+    const stretch = stretches[index]!;
+    const middle = (stretch.from + stretch.to) / 2;
+    if (middle >= to && middle > from) break;
+    const share = middle <= from ? 1 : (to - middle) / (to - from);
+    const off = share === 1 ? 0 : (middle - from) / 2;
+    const { centre } = stretch;
+    const x = at[0] + off * way[0] - centre[0];
+    const y = at[1] + off * way[1] - centre[1];
+    const z = at[2] + off * way[2] - centre[2];
+    const mx = share * (y * force[2] - z * force[1] + moment[0]);
+    const my = share * (z * force[0] - x * force[2] + moment[1]);
+    const mz = share * (x * force[1] - y * force[0] + moment[2]);
+    for (let sum = 0; sum < sums.length; sum++) {
+      const weights = moments[sum]![index]!;
+      sums[sum]! += weights[0] * mx + weights[1] * my + weights[2] * mz;
+    }
   }
   return sums;
 }

@@ -15,7 +15,7 @@ import { poweredDrag } from './poweredDrag';
 
 /** What happens at one speed of level flight. */
 const point = z.object({
-  speed: quantity('speed', 'Speed'),
+  speed: quantity('speed', 'Speed of level flight at this point'),
   drag: quantity('force', 'Drag of level flight'),
   thrust: z.array(quantity('force', 'Thrust at each of the throttles, full pack')),
   throttle: maybe('percent', 'Throttle that holds level flight there, pack half full; null where none does'),
