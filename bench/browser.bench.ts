@@ -36,6 +36,8 @@ const DRAGS = [
   ['Weights', 'pack-place'],
   ['Balance', 'lever-pack'],
   ['Stability', 'beam-pack-place'],
+  ['Strength', 'beam-pack-place'],
+  ['Power', 'beam-pack-place'],
 ] as const;
 
 /** Drags a handle of every stage and measures, in the page, from each pointer event to the redrawn beam, and the frames meanwhile. */

@@ -1,19 +1,17 @@
 import { Plus } from 'lucide-react';
+import type { ComponentProps } from 'react';
 import { field } from '@/core/2-document/edit/field';
 import type { Propulsion } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { addDrive } from '@/store/airframe';
 import { setFields } from '@/store/edit';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { formatValue } from '@/words/formatQuantity';
+import { useAppDispatch } from '@/store/hooks';
 import { QuantityField } from '../fields/QuantityField';
 import { shownTimes, useSet } from '../fields/useSet';
-import { Fact, Why } from '../numbers/Derived';
+import { GroupFact } from '../numbers/GroupFact';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { formatDuration } from './formatDuration';
-
-type Unit = 'force' | 'current' | 'power' | 'speed' | 'percent' | 'angle' | 'area' | 'turns' | 'time' | 'weights';
 
 /** What a drive is taken for until it is typed: 1000 rev/min/V, a tenth of an ohm, three cells of 1300 mAh. */
 const MOTOR = { speedConstant: 1000, resistance: 0.1, noLoadCurrent: 0.8 } as const;
@@ -37,11 +35,11 @@ export function PowerStage({ design }: { readonly design: Design }) {
       ))}
       <Section title="At rest, full throttle">
         <Told label="Thrust of all propellers" id="staticThrust" unit="force" />
-        <Told label="Over the weight" id="thrustToWeight" unit="weights" />
+        <Told label="Over the weight" id="thrustToWeight" unit="percent" />
         <Told label="Current of the pack" id="staticCurrent" unit="current" />
         <Told label="Of the busiest motor" id="staticMotorCurrent" unit="current" />
         <Told label="Power of the pack" id="staticElectricPower" unit="power" />
-        <Told label="Propeller turns" id="staticTurns" unit="turns" />
+        <Told label="Propeller turns" id="staticTurns" format={turnsWords} />
         <p className="mt-1 text-label text-faint">
           Thrust ±15 %, power ±20 %. Compare the current with what motor, controller and pack may bear; hands clear of
           the disc, arm last.
@@ -52,7 +50,7 @@ export function PowerStage({ design }: { readonly design: Design }) {
         <Told label="Current" id="cruiseCurrent" unit="current" />
         <Told label="Power of the pack" id="cruiseElectricPower" unit="power" />
         <Told label="Propeller makes use of" id="propellerEfficiency" unit="percent" />
-        <Told label="Lasts, a fifth left" id="duration" unit="time" />
+        <Told label="Lasts, a fifth left" id="duration" format={formatDuration} />
       </Section>
       <Section title="Climb and top speed">
         <Told label="Climbs at most" id="climbRate" unit="speed" />
@@ -66,28 +64,12 @@ export function PowerStage({ design }: { readonly design: Design }) {
   );
 }
 
-/** One number of power, or why it is not there. */
-function Told({ label, id, unit }: { readonly label: string; readonly id: string; readonly unit: Unit }) {
-  const power = useAppSelector((state) => state.analysis.current?.power);
-  const units = useAppSelector((state) => state.settings.units);
-  if (!power) return null;
-  const value = (power as unknown as Record<string, number | null>)[id];
-  return (
-    <Fact label={label}>
-      {value == null ? (
-        <Why text={power.reasons[id]} />
-      ) : unit === 'turns' ? (
-        `${Math.round((value * 60) / 10) * 10} rev/min`
-      ) : unit === 'time' ? (
-        formatDuration(value)
-      ) : unit === 'weights' ? (
-        formatValue(value, 'percent', units)
-      ) : (
-        formatValue(value, unit, units)
-      )}
-    </Fact>
-  );
-}
+type ToldProps = Omit<ComponentProps<typeof GroupFact>, 'group'>;
+
+const Told = (props: ToldProps) => <GroupFact group="power" {...props} />;
+
+/** To ten revolutions a minute. */
+const turnsWords = (perSecond: number) => `${Math.round((perSecond * 60) / 10) * 10} rev/min`;
 
 /** Motor, propeller and pack of one drive. */
 function DriveFields({ drive }: { readonly drive: Propulsion }) {

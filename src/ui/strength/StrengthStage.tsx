@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -6,41 +7,35 @@ import { decimal, formatValue } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { useSet } from '../fields/useSet';
-import { Derived, Fact, Why } from '../numbers/Derived';
+import { Derived, Fact } from '../numbers/Derived';
+import { GroupFact } from '../numbers/GroupFact';
 import { Section } from '../numbers/Section';
 import { Rods } from '../section/Rods';
 import { CHECK_WORDS } from './checkWords';
 import { Joints } from './Joints';
 
-type Unit = 'speed' | 'length' | 'angle' | 'percent' | 'ratio';
+type ToldProps = Omit<ComponentProps<typeof GroupFact>, 'group'>;
 
-/** One number of strength, or why it is not there. */
-function Told({ label, id, unit }: { readonly label: string; readonly id: string; readonly unit: Unit }) {
-  const strength = useAppSelector((state) => state.analysis.current?.strength);
-  const units = useAppSelector((state) => state.settings.units);
-  if (!strength) return null;
-  const value = (strength as unknown as Record<string, number | null>)[id];
-  return (
-    <Fact label={label}>
-      {value === null || value === undefined ? (
-        <Why text={strength.reasons[id]} />
-      ) : unit === 'ratio' ? (
-        `${decimal(value, 1)} × its weight`
-      ) : (
-        formatValue(value, unit, units)
-      )}
-    </Fact>
-  );
-}
+const Told = (props: ToldProps) => <GroupFact group="strength" {...props} />;
+
+const timesWeight = (value: number) => `${decimal(value, 1)} × its weight`;
 
 /** One number that opens to its working, or why it is not there. */
-function Explained({ label, id, unit }: { readonly label: string; readonly id: string; readonly unit?: Unit }) {
+function Explained({
+  label,
+  id,
+  isFactor,
+}: {
+  readonly label: string;
+  readonly id: string;
+  readonly isFactor?: boolean;
+}) {
   const why = useAppSelector((state) => state.analysis.current?.strength.reasons[id]);
   return (
     <Derived
       {...{ id, label }}
       why={why ?? 'not known'}
-      {...(unit === 'ratio' ? { format: (value) => decimal(value, 1), beside: ' × its weight' } : {})}
+      {...(isFactor ? { format: (value) => decimal(value, 1), beside: ' × its weight' } : {})}
     />
   );
 }
@@ -100,9 +95,9 @@ function WhatItBears() {
   const breaks = strength?.breaksAt;
   return (
     <Section title="What it bears">
-      <Explained label="Breaks at cruise speed under" id="breakingLoadFactor" unit="ratio" />
-      <Told label="Breaks in the dive under" id="breakingAtDive" unit="ratio" />
-      <Explained label="Flight may ask for" id="flightLoadFactor" unit="ratio" />
+      <Explained label="Breaks at cruise speed under" id="breakingLoadFactor" isFactor />
+      <Told label="Breaks in the dive under" id="breakingAtDive" format={timesWeight} />
+      <Explained label="Flight may ask for" id="flightLoadFactor" isFactor />
       {breaks && (
         <Fact label="Gives way">
           {breaks.surface}, {breaks.member} at {decimal(breaks.spanFraction * 100, 0)} % of the half span
