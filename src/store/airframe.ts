@@ -2,9 +2,8 @@ import {
   bodySchema,
   type Body,
   type DragItem,
-  type Propulsion,
-  propulsionSchema,
 } from '@/core/2-document/schema/airframe';
+import { type Propulsion, propulsionSchema } from '@/core/2-document/schema/propulsion';
 import type { Design } from '@/core/2-document/schema/design';
 import { withoutDrive } from '@/core/2-document/edit/mixesKept';
 import { laidRod } from '@/core/2-document/laidRod';

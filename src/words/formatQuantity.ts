@@ -76,6 +76,10 @@ export function formatSpeed(metresPerSecond: number, { speed }: DisplayUnits): s
   return `${decimal(metresPerSecond * SPEED_FACTOR[speed], 1)} ${speed}`;
 }
 
+/** Longer times are told in minutes. */
+const SECONDS_PER_MINUTE = 60;
+const IN_MINUTES = 2 * SECONDS_PER_MINUTE;
+
 /** How each kind is written: the number in the chosen unit, its symbol, and the decimals it usually needs. */
 function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [number, string, number] {
   const inches = units.length === 'in';
@@ -99,7 +103,7 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
     case 'percent':
       return [value * 100, ' %', 1];
     case 'time':
-      return [value, ' s', 1];
+      return Math.abs(value) >= IN_MINUTES ? [value / SECONDS_PER_MINUTE, ' min', 1] : [value, ' s', 1];
     case 'perRadian':
       return [value, ' /rad', 3];
     case 'perSecond':
@@ -116,6 +120,10 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
       return [value, ' N·m', 2];
     case 'stiffness':
       return [value, ' N·m²', 2];
+    case 'warming':
+      return [value, ' K', 0];
+    case 'energy':
+      return [value, ' J', 0];
     case 'power':
       return [value, ' W', 1];
     case 'current':

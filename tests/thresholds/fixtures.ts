@@ -37,6 +37,7 @@ export const drive = (below: number) =>
         propellerDiameter: 200,
         propellerPitch: 110,
         blades: 2,
+        blade: [],
       },
     ],
   ]);

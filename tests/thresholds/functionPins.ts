@@ -96,6 +96,7 @@ const propeller = (x: number, z: number) =>
         propellerDiameter: 100,
         propellerPitch: 80,
         blades: 2,
+        blade: [],
       },
     ],
   ] as const;

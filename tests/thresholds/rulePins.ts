@@ -122,6 +122,26 @@ const feltAs = (axis: string) =>
 const rodBears = (strength: number) => (strength * (0.006 ** 3 / 6) * 3 * Math.PI) / (4 * 1.2) / 9.80665;
 
 /** For each rule what it says just inside and just outside each of its bounds, the bounds as their sources give them. */
+/** One drive whose motor carries so much of what it bears, typed or estimated. */
+const limitsWith = (share: number, isEstimated: boolean) => ({
+  id: 'drive',
+  drive: 'Drive',
+  motor: { current: 10 * share, bears: 10, isEstimated },
+  controller: { current: 5, bears: null, isEstimated: true },
+  pack: { current: 5, bears: 50, isEstimated: true },
+  thrustFactor: 1,
+  torqueFactor: 1,
+});
+const carrying = (isEstimated: boolean) => (share: number) => ({
+  numbers: { driveLimits: [limitsWith(share, isEstimated)] },
+});
+/** How many percent smaller the propellers of the remedies are, of a 200 mm one: 7, 14 and 20. */
+const smallestPropeller = (finding: Finding | null): Outcome =>
+  finding?.remedies.map(({ change: [size] }) => size!.value).join() === '186,172,160' ? 15 : null;
+const sinking = (launchFliesAfter: number | null) => (launchHeightLost: number) => ({
+  numbers: { takeOff: { launchHeightLost, launchFliesAfter, launchSpeed: 9 } },
+});
+
 export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
   balanceAft: [
     // Behind the window: 2 % of margin is barely stable.
@@ -496,6 +516,110 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [0.84, null],
       [0.86, 'note'],
     ),
+  ],
+  currentOverLimit: [
+    ...along(carrying(false), [0.98, null], [1.02, 'caution'], [1.48, 'caution'], [1.52, 'stop']),
+    ...along(carrying(true), [1.28, null], [1.32, 'note'], [2, 'note']),
+    { is: 15, numbers: { driveLimits: [limitsWith(1.2, false)] }, design: drive(0), look: smallestPropeller },
+  ],
+  benchOff: (['thrustFactor', 'torqueFactor'] as const).flatMap((key) =>
+    along(
+      (factor) => ({ numbers: { driveLimits: [{ ...limitsWith(0.5, false), [key]: factor }] } }),
+      [0.72, null],
+      [0.68, 'note'],
+      [1.28, null],
+      [1.32, 'note'],
+    ),
+  ),
+  handNearDisc: along((handToDisc) => ({ numbers: { takeOff: { handToDisc } } }), [0.082, null], [0.078, 'caution']),
+  launchSinks: [
+    ...along(sinking(0.5), [0.49, null], [0.52, 'note'], [1.18, 'note'], [1.22, 'caution']),
+    ...along(sinking(null), [0, 'caution']),
+  ],
+  longGroundRun: along(
+    (groundRun) => ({
+      numbers: { takeOff: { groundRun, landingRun: 20 }, power: { staticThrust: 5 } },
+      design: change(
+        base,
+        ['/brief/launch', 'wheels'],
+        ['/brief/fieldLength', 100],
+        ['/wheels', [{ id: 'w', diameter: 50, width: 10, legDiameter: 2, position: { x: 0, y: 0, z: -50 } }]],
+      ),
+    }),
+    [49, null],
+    [51, 'caution'],
+  ),
+  missionEmpties: along(
+    (left) => ({ numbers: { mission: { phases: [], left } } }),
+    [0.21, null],
+    [0.19, 'caution'],
+    [-0.1, 'caution'],
+  ),
+  oneMotorOut: along(
+    (rudderShare) => ({
+      numbers: { engineOut: { drive: 'Pair', speed: 9, rudderShare, sideslip: 0.1, climbRate: 1 } },
+    }),
+    [0.68, null],
+    [0.72, 'note'],
+    [0.98, 'note'],
+    [1.02, 'caution'],
+  ),
+  // Drag of propellers over all drag at best glide: with lift 0.5 and a glide of 10 to 1, twenty times the coefficient.
+  propellerCostsGlide: along(
+    (share) => ({
+      numbers: {
+        drag: { restingPropellers: share / 20 },
+        speeds: { glideRatio: 10, bestGlide: 10 },
+        power: { staticThrust: 5 },
+        mass: { total: (0.5 * 0.5 * 1.225 * 100 * 0.2) / 9.80665 },
+        reference: { area: 0.2 },
+      },
+      design: change(drive(0), ['/brief/purpose', 'soar']),
+    }),
+    [0.19, null],
+    [0.21, 'note'],
+    [0.29, 'note'],
+    [0.31, 'caution'],
+  ),
+  shortDuration: [
+    ...along(
+      (share) => ({
+        numbers: { power: { duration: 600 * share, climbRate: 5 } },
+        design: change(base, ['/brief/duration', 10]),
+      }),
+      [1.01, null],
+      [0.99, 'note'],
+      [0.76, 'note'],
+      [0.74, 'caution'],
+    ),
+    ...along(
+      (share) => ({
+        numbers: { power: { duration: 600, climbRate: 5 * share } },
+        design: change(base, ['/brief/climbRate', 5]),
+      }),
+      [1.01, null],
+      [0.74, 'caution'],
+    ),
+    {
+      is: 3,
+      numbers: { power: { duration: 300, climbRate: 5 } },
+      design: change(drive(0), ['/brief/duration', 10], ['/propulsion/drive/pack', { cells: 3, capacity: 1000 }]),
+      look: (finding) =>
+        finding?.remedies.map(({ change: [first] }) => first!.value).join() === '2100,2400,3000' ? 3 : null,
+    },
+  ],
+  weakRubber: [
+    ...along(
+      (height) => ({
+        numbers: { rubber: { drive: 'Rubber', energy: 20, height, heightByEnergy: 9, massShare: 0.2 } },
+      }),
+      [4.1, null],
+      [3.9, 'caution'],
+    ),
+    {
+      is: 'stop',
+      numbers: { rubber: { drive: 'Rubber', energy: 20, height: null, heightByEnergy: 9, massShare: 0.2 } },
+    },
   ],
   flexUnsettles: [
     ...along((staticMargin) => ({ numbers: bentBy(staticMargin, 0, 0) }), [0.029, null], [0.031, null]),

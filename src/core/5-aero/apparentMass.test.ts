@@ -71,6 +71,7 @@ describe('the slow swing of a whole aircraft', () => {
     propellerDiameter: 200,
     propellerPitch: 110,
     blades: 2,
+    blade: [],
   };
 
   test('a propeller whose thrust falls with speed damps it by 5/3 of what a glide has', () => {

@@ -5,7 +5,7 @@ import { numbersOf } from '@/core/6-groups/solve';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { designSchema } from '@/core/2-document/schema/design';
 import type { Design } from '@/core/2-document/schema/design';
-import { dragParts, restingPropellerArea } from './dragParts';
+import { dragParts } from './dragParts';
 
 const base = simpleAircraft(90);
 const having = (...fields: [string, unknown][]): Design =>
@@ -79,15 +79,6 @@ describe('what stands in the wind', () => {
     const chord = stations[0]!.chord;
     expectWithin(corner, 2 * (0.8 * 0.15 ** 3 - 0.0003) * chord ** 2, 0.02);
     expect(areas(withFields(design, [{ field: '/surfaces/wing/filleted', value: true }]))['wing']).toBeUndefined();
-  });
-
-  test('a stopped propeller: 1.1 of its blades’ share of the disc; half windmilling, next to nothing folded', () => {
-    const drive = (atRest: string) =>
-      restingPropellerArea(having(['/propulsion', [{ id: 'd', propellerDiameter: 200, blades: 2, atRest }]])) * 1e6;
-    const disc = (Math.PI / 4) * 200 ** 2;
-    expect(drive('stops')).toBeCloseTo(1.1 * 0.08 * disc, 9);
-    expect(drive('windmills')).toBeCloseTo(drive('stops') / 2, 9);
-    expect(drive('folds')).toBeLessThan(0.1 * drive('stops'));
   });
 });
 

@@ -184,18 +184,3 @@ function junctionPart(surface: Surface, { bodies }: Design): DragPart[] {
 
 /** A root this near a fuselage meets it [mm]. */
 const CORNER = 10;
-
-/** Blade area over the disc of each blade (usual ones 0.03–0.05), and the drag of a stopped blade on it; C, ±40 %. */
-const SOLIDITY_PER_BLADE = 0.04;
-const STOPPED = 1.1;
-/** Shares of that left by a propeller that turns in the wind, or lies folded along its spinner. */
-const AT_REST = { stops: 1, windmills: 0.5, folds: 0.05 } as const;
-
-/** Drag area of all propellers without power: 1.1 σ A_d stopped, about half windmilling. */
-export function restingPropellerArea(design: Design): SquareMetres {
-  return design.propulsion.reduce((sum, { propellerDiameter, blades, atRest, mirrored }) => {
-    const disc = (Math.PI / 4) * propellerDiameter ** 2;
-    const area = STOPPED * SOLIDITY_PER_BLADE * blades * disc * AT_REST[atRest];
-    return sum + squareMetresFromSquareMillimetres(area) * (mirrored ? 2 : 1);
-  }, 0);
-}

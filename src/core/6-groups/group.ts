@@ -47,6 +47,10 @@ export function emptyNumbers<Keys extends z.ZodRawShape>(keys: z.ZodObject<Keys>
   return { ...values, reasons: Object.fromEntries(nulls.map((key) => [key, why])) } as Numbers<Keys>;
 }
 
+/** The same reason under every key whose value is null. */
+export const reasonsOfNulls = (values: Readonly<Record<string, unknown>>, why: Words): Record<string, Words> =>
+  Object.fromEntries(Object.keys(values).flatMap((key) => (values[key] === null ? [[key, why] as const] : [])));
+
 /** A group of named numbers; a null has its reason under the same key. */
 export function numbersGroup<Id extends string, Keys extends z.ZodRawShape, Needed extends Needs>(
   keys: z.ZodObject<Keys>,

@@ -5,6 +5,8 @@ import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
+import { missionPhaseSchema } from '@/core/2-document/schema/mission';
+import { propulsionSchema } from '@/core/2-document/schema/propulsion';
 import { servoSchema } from '@/core/2-document/schema/surface';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
@@ -27,6 +29,27 @@ const aft = numbers.window.aft! * 1000;
 const forward = numbers.window.forward! * 1000;
 const at = (x: number) => simpleAircraft(x);
 const stallSpeed = numbers.stall.speed!;
+
+const postman = demoDesign('lagoon-postman');
+const pusher = (x: number) => propulsionSchema.parse({ id: 'drive', kind: 'pusher', position: { x, y: 0, z: 0 } });
+/** A light model with so many strands of rubber. */
+const strung = (strands: number) =>
+  change(
+    base,
+    ['/massItems', base.massItems.map((item) => ({ ...item, mass: item.mass / 8 }))],
+    [
+      '/propulsion',
+      [
+        propulsionSchema.parse({
+          id: 'drive',
+          position: { x: -60, y: 0, z: 0 },
+          propellerDiameter: 320,
+          propellerPitch: 380,
+          rubber: { strands: 1, length: 500, width: 3, thickness: 1 },
+        }),
+      ].map((drive) => ({ ...drive, rubber: { ...drive.rubber!, strands } })),
+    ],
+  );
 
 /** For each rule a document that fires it and one just short that does not. */
 const PAIRS: Record<string, readonly [Design, Design]> = {
@@ -111,6 +134,7 @@ const drive = {
   propellerDiameter: 200,
   propellerPitch: 110,
   blades: 2,
+  blade: [],
   name: '',
 };
 const wheels = (x: number) => [
@@ -210,6 +234,33 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     1000,
     300,
   ],
+  currentOverLimit: [set(postman, '/propulsion/drive/motor/maximumCurrent'), 12, 5],
+  benchOff: [(thrust) => change(postman, ['/propulsion/drive/benchTest', { thrust }]), 700, 400],
+  handNearDisc: [(x) => change(base, ['/propulsion', [pusher(x)]]), 300, 120],
+  launchSinks: [set(postman, '/massItems/motor/mass'), 60, 900],
+  longGroundRun: [
+    (fieldLength) =>
+      change(postman, ['/brief/launch', 'wheels'], ['/wheels', wheels(60)], ['/brief/fieldLength', fieldLength]),
+    400,
+    1,
+  ],
+  missionEmpties: [
+    (minutes) => change(postman, ['/mission', [missionPhaseSchema.parse({ id: 'stay', kind: 'loiter', minutes })]]),
+    10,
+    70,
+  ],
+  oneMotorOut: [
+    (y) => change(postman, ['/propulsion/drive/mirrored', true], ['/propulsion/drive/position/y', y]),
+    20,
+    400,
+  ],
+  propellerCostsGlide: [
+    (size) => change(postman, ['/brief/purpose', 'soar'], ['/propulsion/drive/propellerDiameter', size]),
+    80,
+    300,
+  ],
+  shortDuration: [set(postman, '/brief/duration'), 10, 60],
+  weakRubber: [strung, 60, 2],
   flexUnsettles: [set(demoDesign('storm-courier'), '/loads/diveHeight'), 2, 60],
   wingsPart: [set(demoDesign('harbour-steward'), '/materials/board5/faceDensity'), 110, 30],
   weakJoint: [set(demoDesign('lagoon-postman'), '/loads/landingSink'), 1.5, 15],

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { field } from '@/core/2-document/edit/field';
-import type { Propulsion } from '@/core/2-document/schema/airframe';
+import { packSchema, type Propulsion } from '@/core/2-document/schema/propulsion';
 import type { Design } from '@/core/2-document/schema/design';
 import { addDrive } from '@/store/airframe';
 import { setFields } from '@/store/edit';
@@ -112,14 +112,14 @@ function DriveFields({ drive }: { readonly drive: Propulsion }) {
               label="Winding, mΩ"
               kind="number"
               step={5}
-              value={drive.motor.resistance * MILLI}
+              value={(drive.motor.resistance ?? 0) * MILLI}
               onCommit={shownTimes(MILLI, set(field(...of, 'motor', 'resistance')))}
             />
             <QuantityField
               label="No load, A"
               kind="number"
               step={0.1}
-              value={drive.motor.noLoadCurrent}
+              value={drive.motor.noLoadCurrent ?? 0}
               onCommit={set(field(...of, 'motor', 'noLoadCurrent'))}
             />
           </>
@@ -148,12 +148,12 @@ function DriveFields({ drive }: { readonly drive: Propulsion }) {
               label="Pack, mΩ"
               kind="number"
               step={5}
-              value={drive.pack.resistance * MILLI}
+              value={(drive.pack.resistance ?? 0) * MILLI}
               onCommit={shownTimes(MILLI, set(field(...of, 'pack', 'resistance')))}
             />
           </>
         ) : (
-          <Button className="col-span-3" onClick={() => dispatch(setFields([field(...of, 'pack').to(PACK)]))}>
+          <Button className="col-span-3" onClick={() => dispatch(setFields([field(...of, 'pack').to(packSchema.parse(PACK))]))}>
             Describe the pack
           </Button>
         )}

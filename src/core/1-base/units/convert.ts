@@ -40,6 +40,7 @@ export const gramsFromKilograms = (kilograms: Kilograms): Grams => kilograms * 1
 export const radiansFromDegrees = (degrees: Degrees): Radians => (degrees * Math.PI) / 180;
 export const degreesFromRadians = (radians: Radians): Degrees => (radians * 180) / Math.PI;
 export const squareMetresFromSquareMillimetres = (area: SquareMillimetres): SquareMetres => area / 1e6;
+export const cubicMetresFromCubicMillimetres = (volume: In<'mm³'>): In<'m³'> => volume / 1e9;
 export const squareMillimetresFromSquareMetres = (area: SquareMetres): SquareMillimetres => area * 1e6;
 /** Board, covering, wing loading: g/m² to kg/m². */
 export const kilogramsPerSquareMetre = (density: GramsPerSquareMetre): KilogramsPerSquareMetre => density / 1000;

@@ -25,4 +25,6 @@ export const SI_SYMBOL = {
   power: 'W',
   current: 'A',
   voltage: 'V',
+  warming: 'K',
+  energy: 'J',
 } as const;

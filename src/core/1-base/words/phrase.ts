@@ -72,6 +72,11 @@ export const seconds = amountOf('time', 1);
 export const radians = amountOf('angle', 1);
 export const degrees = (value: Degrees, digits = 1): Amount => radians(radiansFromDegrees(value), digits);
 export const radiansPerSecond = amountOf('angularRate', 0);
+export const amperes = amountOf('current', 1);
+export const watts = amountOf('power', 0);
+export const newtons = amountOf('force', 1);
+export const kelvins = amountOf('warming', 0);
+export const joules = amountOf('energy', 0);
 /** A fraction, written as percent. */
 export const percent = amountOf('percent', 1);
 /** A pure number. */

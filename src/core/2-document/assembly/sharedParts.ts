@@ -1,6 +1,7 @@
 import { withControlsThatAre } from '../edit/mixesKept';
 import { z } from 'zod';
-import type { Body, MassItem, Material, Propulsion } from '../schema/airframe';
+import type { Body, MassItem, Material } from '../schema/airframe';
+import type { Propulsion } from '../schema/propulsion';
 import { type Design, LIST_MEMBERS } from '../schema/design';
 import type { Surface } from '../schema/surface';
 

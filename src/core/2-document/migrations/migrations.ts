@@ -1,5 +1,6 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
+import { drivesWithLimits } from './drivesWithLimits';
 import { rodsWithShapes } from './rodsWithShapes';
 import { strengthInputs } from './strengthInputs';
 import { tagsViewsUnderlays } from './tagsViewsUnderlays';
@@ -17,6 +18,7 @@ export const MIGRATIONS: readonly Step[] = [
   rodsWithShapes,
   tagsViewsUnderlays,
   strengthInputs,
+  drivesWithLimits,
 ];
 
 /** Brings a document of an older version to the newest one. */

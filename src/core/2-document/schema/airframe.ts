@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bounded, identifier, point, shortText } from './limits';
+import { bounded, identifier, point, price, shortText } from './limits';
 
 /** What holds board together and covers it, by length and area; typed or taken from the usual ones. */
 export const fastenings = {
@@ -193,6 +193,7 @@ export const materialSchema = z.strictObject({
     })
     .optional()
     .meta({ description: 'What broke a strip of it; replaces the strength it is taken for' }),
+  price: price('one sheet'),
   sheetLength: bounded('size', 'Length of one sheet').default(1000),
   sheetWidth: bounded('size', 'Width of one sheet').default(700),
 });
@@ -259,6 +260,7 @@ export const massItemSchema = z.strictObject({
     .default(false)
     .meta({ description: 'True when its box stands out in the wind, such as a servo on the outside' }),
   attachment: attachmentSchema.default({ kind: 'fixed' }),
+  price: price('one of them'),
   heldBy: z
     .enum(['strap', 'hookAndLoop', 'glue', 'screws'])
     .optional()
@@ -271,41 +273,6 @@ export const massItemSchema = z.strictObject({
     })
     .optional()
     .meta({ description: 'What a camera sees: a cone about where it looks' }),
-});
-
-export const propulsionSchema = z.strictObject({
-  id: identifier('Name of the drive'),
-  name: shortText('Name in words').default(''),
-  kind: z
-    .enum(['tractor', 'pusher'])
-    .default('tractor')
-    .meta({ description: 'Propeller ahead of or behind its mount' }),
-  mirrored: z.boolean().default(false).meta({ description: 'True for two of them, left and right' }),
-  position: point('Centre of the propeller disc').default({ x: 0, y: 0, z: 0 }),
-  downThrust: bounded('thrustAngle', 'Thrust line tilted nose down').default(0),
-  rightThrust: bounded('thrustAngle', 'Thrust line tilted nose right').default(0),
-  propellerDiameter: bounded('size', 'Propeller diameter').default(200),
-  propellerPitch: bounded('size', 'Propeller pitch').default(110),
-  blades: z.int().min(1).max(6).default(2).meta({ description: 'Number of blades' }),
-  atRest: z
-    .enum(['folds', 'stops', 'windmills'])
-    .default('stops')
-    .meta({ description: 'What the propeller does without power: folds back, is held, or turns in the wind' }),
-  tiltTravel: bounded('deflection', 'How far it tilts each way when a mix moves it; 0 for a fixed mount').default(0),
-  motor: z
-    .strictObject({
-      speedConstant: z.number().min(50).max(20000).meta({ description: 'Unloaded speed per volt [rev/min/V]' }),
-      resistance: z.number().min(0).max(10).meta({ description: 'Winding resistance [Ω]' }),
-      noLoadCurrent: z.number().min(0).max(20).meta({ description: 'No-load current [A]' }),
-    })
-    .optional(),
-  pack: z
-    .strictObject({
-      cells: z.int().min(1).max(14).meta({ description: 'Cells in series' }),
-      capacity: z.number().min(10).max(50000).meta({ description: 'Capacity [mAh]' }),
-      resistance: z.number().min(0).max(5).default(0.02).meta({ description: 'Pack resistance [Ω]' }),
-    })
-    .optional(),
 });
 
 export const dragItemSchema = z.strictObject({
@@ -339,6 +306,5 @@ export const wheelSchema = z.strictObject({
 export type Body = z.output<typeof bodySchema>;
 export type Material = z.output<typeof materialSchema>;
 export type MassItem = z.output<typeof massItemSchema>;
-export type Propulsion = z.output<typeof propulsionSchema>;
 export type DragItem = z.output<typeof dragItemSchema>;
 export type Wheel = z.output<typeof wheelSchema>;

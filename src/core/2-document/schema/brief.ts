@@ -14,6 +14,8 @@ export const briefSchema = z.strictObject({
     .meta({ description: 'How it is held for a throw: around the fuselage, or by a grip made for it' }),
   fieldLength: z.number().min(0).max(10000).optional().meta({ description: 'Length of the field [m]' }),
   wind: z.number().min(0).max(30).optional().meta({ description: 'Wind it should fly in [m/s]' }),
+  duration: z.number().min(0).max(600).optional().meta({ description: 'How long it should fly level at cruise [min]' }),
+  climbRate: z.number().min(0).max(60).optional().meta({ description: 'How fast it should climb [m/s]' }),
   maximumMass: bounded('mass', 'Weight class or own limit').optional(),
   maximumSpan: bounded('size', 'Greatest span').optional(),
   longestPanel: bounded('size', 'Longest panel that can be carried').optional(),

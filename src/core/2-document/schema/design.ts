@@ -1,12 +1,14 @@
 import { z } from 'zod';
-import { bodySchema, dragItemSchema, massItemSchema, materialSchema, propulsionSchema, wheelSchema } from './airframe';
+import { bodySchema, dragItemSchema, massItemSchema, materialSchema, wheelSchema } from './airframe';
 import { bounded, identifier, listOf, longText, shortText } from './limits';
 import { assemblySchema, briefSchema, flightModeSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
+import { missionPhaseSchema } from './mission';
+import { propulsionSchema } from './propulsion';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 6;
+export const DESIGN_VERSION = 7;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),
@@ -51,6 +53,7 @@ export const LIST_MEMBERS = {
   wheels: { member: wheelSchema, most: 12, description: 'Undercarriage' },
   mixes: { member: mixSchema, most: 12, description: 'Mixes that replace the usual ones of a command' },
   modes: { member: flightModeSchema, most: 3, description: 'Flight modes beside the drawn one' },
+  mission: { member: missionPhaseSchema, most: 12, description: 'Phases of a flight, in their order' },
   setAside: { member: setAsideSchema, most: 100, description: 'Findings that were looked at and set aside' },
   tolerances: { member: toleranceSchema, most: 400, description: 'A ± on any number of this document' },
   assemblies: { member: assemblySchema, most: 20, description: 'Parts that several designs share' },

@@ -134,3 +134,12 @@ export const listOf = <Member extends z.ZodType>(member: Member, most: number, d
     .max(most, { error: `must hold at most ${most} entries` })
     .default([])
     .meta({ description });
+
+/** What something costs, in whatever money its owner counts in. */
+export const price = (what: string) =>
+  z
+    .number({ error: 'must be a number' })
+    .min(0, { error: 'must not be negative' })
+    .max(1e6, { error: 'must be at most 1000000' })
+    .optional()
+    .meta({ description: `Price of ${what}, in your own money` });

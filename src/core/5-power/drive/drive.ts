@@ -1,6 +1,6 @@
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { Fraction, MetresPerSecond, Newtons } from '@/core/1-base/units/convert';
-import type { Motor } from '../motor/motor';
+import { type Motor, noLoadAt } from '../motor/motor';
 import { openVoltage, type Pack } from '../pack/pack';
 import type { PropellerTable } from '../propeller/propellerTable';
 
@@ -11,6 +11,8 @@ export interface Drive {
   /** How many of them the pack feeds. */
   readonly count: number;
   readonly pack: Pack;
+  /** Of the transistors of its controller [Ω]. */
+  readonly controller?: number;
 }
 
 /** How a drive runs. Thrust is that of all propellers together, current and power those of the pack. */
@@ -28,9 +30,9 @@ export interface Running {
   readonly propellerEfficiency: Fraction;
 }
 
-/** Switching takes so much of what a controller passes on; its transistors [Ω]. Source: practice, 2–5 % and some mΩ. */
+/** Switching takes so much of what a controller passes on; its transistors where nobody says [Ω]. Source: practice, 2–5 % and some mΩ. */
 export const SWITCHING = 0.035;
-const CONTROLLER = 0.005;
+export const CONTROLLER = 0.005;
 
 /**
  * The drive at a speed, an opening of the throttle and a share of charge left:
@@ -39,25 +41,19 @@ const CONTROLLER = 0.005;
  * I = (d V₀ − ω/K_v)/(R + R_c + d² n R_p (1 + s)), n motors on one pack. Source:
  * Drela, First-order DC motor model; Brent’s root on ω.
  */
-export function runDrive(
-  { motor, propeller, count, pack }: Drive,
-  speed: MetresPerSecond,
-  duty: Fraction,
-  left: Fraction,
-): Running {
+export function runDrive(drive: Drive, speed: MetresPerSecond, duty: Fraction, left: Fraction): Running {
+  const { motor, propeller, count, pack, controller = CONTROLLER } = drive;
   const open = openVoltage(pack, left);
-  const resistance = motor.resistance + CONTROLLER + duty ** 2 * count * pack.resistance * (1 + SWITCHING);
+  const resistance = motor.resistance + controller + duty ** 2 * count * pack.resistance * (1 + SWITCHING);
   const currentAt = (omega: number) => (duty * open - omega / motor.speedConstant) / resistance;
   const most = motor.speedConstant * duty * open;
   const missing = (omega: number) =>
-    (currentAt(omega) - motor.noLoadCurrent) / motor.speedConstant - propeller.at(speed, omega / (2 * Math.PI)).torque;
+    (currentAt(omega) - noLoadAt(motor, omega)) / motor.speedConstant -
+    propeller.at(speed, omega / (2 * Math.PI)).torque;
   const found = most > 0 ? findRoot(missing, { low: 1e-6 * most, high: most, tolerance: 1e-7 * most }) : null;
   // Too little to turn it, or the wind turns it by itself: it stands for no thrust of its own.
   if (!found || found.kind === 'notBracketed') return still(open);
-  return runningAt(
-    { motor, propeller, count, pack },
-    { speed, duty, open, omega: found.x, current: currentAt(found.x) },
-  );
+  return runningAt(drive, { speed, duty, open, omega: found.x, current: currentAt(found.x) });
 }
 
 interface Point {
@@ -120,13 +116,17 @@ export interface Demand {
  * The thrust alone says how fast the propeller turns and what torque it takes;
  * current and voltage of the motor follow. Null where no turns give it.
  */
-export function demandOf({ motor, propeller, count }: Drive, speed: MetresPerSecond, thrust: Newtons): Demand | null {
+export function demandOf(
+  { motor, propeller, count, controller = CONTROLLER }: Drive,
+  speed: MetresPerSecond,
+  thrust: Newtons,
+): Demand | null {
   const turns = lastTurn((perSecond) => count * propeller.at(speed, perSecond).thrust - thrust);
   if (turns === null) return null;
   const omega = 2 * Math.PI * turns;
-  const current = propeller.at(speed, turns).torque * motor.speedConstant + motor.noLoadCurrent;
+  const current = propeller.at(speed, turns).torque * motor.speedConstant + noLoadAt(motor, omega);
   if (current <= 0) return null;
-  return { speed, omega, current, volts: omega / motor.speedConstant + current * (motor.resistance + CONTROLLER) };
+  return { speed, omega, current, volts: omega / motor.speedConstant + current * (motor.resistance + controller) };
 }
 
 /**

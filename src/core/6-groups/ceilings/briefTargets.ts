@@ -64,6 +64,8 @@ const SLOWEST_STALL = 3;
 const WAY = 2;
 /** Cruise that makes way: 60 % more than the wind and a little. */
 const cruiseAgainst = (wind: number) => 1.6 * wind + WAY;
+/** The wind against which a speed makes way. */
+export const windWithWay = (speed: MetresPerSecond): MetresPerSecond => Math.max(0, (speed - WAY) / 1.6);
 
 /** Stall speed from which it still stops in half the field: glide over the obstacle, then V²/2μg of slide. */
 export function stallForField(length: number): number {

@@ -6,7 +6,7 @@ import type { stall } from '../stall/stall';
 import type { Design } from '@/core/2-document/schema/design';
 import { targetsOf } from './briefTargets';
 import { launchSpeed } from './launchSpeed';
-import { staticThrust } from './staticThrust';
+import { thrustGiven } from '../power/thrustGiven';
 import { kilogramsFromGrams } from '@/core/1-base/units/convert';
 import type { CeilingInput } from './massCeiling';
 
@@ -37,7 +37,7 @@ export function ceilingInput(
     stallBecause: targets.stallBecause,
     stallKind: targets.stallKind,
     launchSpeedOf: design.brief.launch === 'wheels' ? null : (mass) => launchSpeed(design.brief, mass),
-    thrust: staticThrust(design),
+    thrust: thrustGiven(design, air),
     liftOverDrag: glideRatio,
     wing: design.surfaces.find(({ role }) => role === 'wing') ?? null,
     limit: design.brief.maximumMass === undefined ? null : kilogramsFromGrams(design.brief.maximumMass),

@@ -1,7 +1,7 @@
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { LAUNCH_OVER_STALL } from './briefTargets';
 import { HEAVIEST_THROW } from './launchSpeed';
-import { THRUST_KEPT } from './staticThrust';
+import type { ThrustGiven } from '../power/thrustGiven';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
 import {
@@ -10,7 +10,6 @@ import {
   type KilogramsPerCubicMetre,
   type Metres,
   type MetresPerSecond,
-  type Newtons,
   type SquareMetres,
 } from '@/core/1-base/units/convert';
 import { rodSection } from '@/core/3-shape/section/rod';
@@ -37,16 +36,17 @@ export interface CeilingInput {
   readonly stallKind: 'physics' | 'habit';
   /** Speed out of the launch by mass, null where nobody throws it; null on wheels. */
   readonly launchSpeedOf: ((mass: Kilograms) => MetresPerSecond | null) | null;
-  /** Static thrust [N]; null without a motor. */
-  readonly thrust: Newtons | null;
+  /** Full thrust; null without a motor. */
+  readonly thrust: ThrustGiven | null;
   readonly liftOverDrag: Fraction | null;
   readonly wing: Surface | null;
   /** Class of the brief [kg]. */
   readonly limit: Kilograms | null;
 }
 
-/** Climb angle that clears a hedge, as its sine. */
+/** Climb angle that clears a hedge, as its sine, and the speed of that climb over the stall. */
 const CLIMB = 0.15;
+const CLIMB_OVER_STALL = 1.3;
 /** Load factor of a hard pull-up that the spar must bear. */
 export const PULL_UP = 4;
 /** Bending strength that is safe to count on [Pa]: half of what tables give, for knots and notches. */
@@ -80,19 +80,7 @@ export function massCeilings(input: CeilingInput): Ceiling[] {
         : noLift,
     },
     ...(launchSpeedOf === null ? [] : [launchCeiling(input, launchSpeedOf)]),
-    thrust === null || liftOverDrag === null
-      ? {
-          reason: 'climb',
-          kind: 'physics',
-          mass: null,
-          because: thrust === null ? 'there is no motor' : 'the drag is not known',
-        }
-      : {
-          reason: 'climb',
-          kind: 'physics',
-          mass: (THRUST_KEPT * thrust) / (CLIMB + 1 / liftOverDrag) / GRAVITY,
-          because: say`${kilograms(thrust / GRAVITY)} of static thrust, estimated from the motor’s weight (±30 %), still climb at ${radians(Math.asin(CLIMB), 0)}`,
-        },
+    climbCeiling(thrust, liftOverDrag, input),
     strengthCeiling(input),
     ...(limit === null
       ? []
@@ -132,6 +120,33 @@ function launchCeiling(input: CeilingInput, speedOf: NonNullable<CeilingInput['l
         mass: massAtStall(most / LAUNCH_OVER_STALL, input),
         because: say`a launch at ${metresPerSecond(most, 1)} must be a fifth above the stall`,
       };
+}
+
+/** The mass that full thrust still lifts over a hedge: T = W(sin γ + D/L), T at the speed of that climb, which grows with the mass. */
+function climbCeiling(thrust: ThrustGiven | null, liftOverDrag: Fraction | null, input: CeilingInput): Ceiling {
+  const base = { reason: 'climb', kind: 'physics' } as const;
+  if (thrust === null || liftOverDrag === null)
+    return { ...base, mass: null, because: thrust === null ? 'there is no motor' : 'the drag is not known' };
+  const lifted = (speed: MetresPerSecond) => thrust.at(speed) / (CLIMB + 1 / liftOverDrag) / GRAVITY;
+  const atStall = (mass: number) =>
+    input.maximumLift === null
+      ? input.stallSpeed
+      : Math.sqrt((2 * mass * GRAVITY) / (input.density * input.area * input.maximumLift));
+  const most = lifted(0);
+  const found = findRoot((mass) => lifted(CLIMB_OVER_STALL * atStall(mass)) - mass, {
+    low: 1e-3,
+    high: most,
+    tolerance: 1e-6,
+  });
+  const mass = found.kind === 'notBracketed' ? lifted(CLIMB_OVER_STALL * input.stallSpeed) : found.x;
+  const source = thrust.isGuessed
+    ? 'estimated from the motor’s weight (±30 %)'
+    : 'computed from motor, propeller and pack (±15 %)';
+  return {
+    ...base,
+    mass: Math.max(0, mass),
+    because: say`${kilograms(thrust.standing / GRAVITY)} of static thrust, ${source}, still climb at ${radians(Math.asin(CLIMB), 0)}`,
+  };
 }
 
 function strengthCeiling({ wing, span }: CeilingInput): Ceiling {

@@ -12,13 +12,22 @@ import {
 import type { DragAt } from './poweredDrag';
 
 /** Sums of all drives at one opening of the throttle; of motors and propellers the busiest. */
-export const throttled = (drives: readonly Drive[], speed: MetresPerSecond, duty: Fraction, left: Fraction): Running =>
+export const throttled = (drives: readonly Drive[], speed: MetresPerSecond, duty: Fraction, left: Fraction): Summed =>
   together(drives.map((drive) => runDrive(drive, speed, duty, left)));
 
-export const fullThrottle = (drives: readonly Drive[], speed: MetresPerSecond, left: Fraction): Running =>
+export const fullThrottle = (drives: readonly Drive[], speed: MetresPerSecond, left: Fraction): Summed =>
   throttled(drives, speed, 1, left);
 
-function together(all: readonly Running[]): Running {
+/** What all drives do together, and what each pack gives. */
+export interface Summed extends Running {
+  readonly packCurrents: readonly number[];
+}
+
+/** Share of its charge that the first pack to be empty loses in a second. */
+export const chargeUsed = (drives: readonly Drive[], packCurrents: readonly number[]): number =>
+  Math.max(...packCurrents.map((current, index) => current / drives[index]!.pack.charge));
+
+function together(all: readonly Running[]): Summed {
   const sum = (pick: (one: Running) => number) => all.reduce((total, one) => total + pick(one), 0);
   const most = (pick: (one: Running) => number) => Math.max(...all.map(pick));
   const shaft = sum(({ shaftPower }) => shaftPower);
@@ -28,6 +37,7 @@ function together(all: readonly Running[]): Running {
     motorCurrent: most(({ motorCurrent }) => motorCurrent),
     shaftPower: shaft,
     packCurrent: sum(({ packCurrent }) => packCurrent),
+    packCurrents: all.map(({ packCurrent }) => packCurrent),
     packVoltage: Math.min(...all.map(({ packVoltage }) => packVoltage)),
     electricPower: sum(({ electricPower }) => electricPower),
     propellerEfficiency:
@@ -56,7 +66,7 @@ function met(drives: readonly Drive[], asked: readonly Demand[], left: Fraction)
 }
 
 /** Level flight: all drives together, the throttle of the widest open, and how long that lasts [s]. */
-export interface Level extends Throttled {
+export interface Level extends Throttled, Summed {
   readonly duration: number;
 }
 
@@ -77,17 +87,39 @@ export function levelAt(drives: readonly Drive[], speed: MetresPerSecond, drag: 
 const RESERVE = 0.2;
 const STEPS = 16;
 
-/** Down to a fifth of the first pack that is so far [s]: ∫ dQ/I; or until full throttle does no more. */
-function durationOf(drives: readonly Drive[], asked: readonly Demand[]): number {
+/** Down to a fifth of the first pack that is so far [s]; or until full throttle does no more. */
+const durationOf = (drives: readonly Drive[], asked: readonly Demand[]): number =>
+  emptying(drives, asked, [1, RESERVE]);
+
+/** From one share of charge to another [s]: ∫ dQ/I. */
+function emptying(
+  drives: readonly Drive[],
+  asked: readonly Demand[],
+  [from, to]: readonly [Fraction, Fraction],
+): number {
   let time = 0;
   for (let step = 0; step < STEPS; step++) {
-    const left = 1 - ((1 - RESERVE) * (step + 0.5)) / STEPS;
+    const left = from - ((from - to) * (step + 0.5)) / STEPS;
     const all = met(drives, asked, left);
     if (!all) break;
-    const emptied = Math.max(...all.map(({ packCurrent }, index) => packCurrent / drives[index]!.pack.charge));
-    time += (1 - RESERVE) / STEPS / emptied;
+    const emptied = chargeUsed(
+      drives,
+      all.map(({ packCurrent }) => packCurrent),
+    );
+    time += (from - to) / STEPS / emptied;
   }
   return time;
+}
+
+/** How long level flight lasts between two shares of charge [s]; null where the drives cannot. */
+export function timeBetween(
+  drives: readonly Drive[],
+  speed: MetresPerSecond,
+  drag: Newtons,
+  shares: readonly [from: Fraction, to: Fraction],
+): number | null {
+  const asked = demands(drives, speed, drag);
+  return asked && emptying(drives, asked, shares);
 }
 
 /** What flight with power is asked of. */
@@ -96,6 +128,8 @@ export interface Flight {
   readonly weight: number;
   readonly stallSpeed: MetresPerSecond;
   readonly dragAt: DragAt;
+  /** What propellers without power add to that in a glide. */
+  readonly restingDragAt: DragAt;
 }
 
 /** Model aircraft of board are no faster [m/s]. */

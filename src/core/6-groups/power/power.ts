@@ -11,7 +11,7 @@ import { NO_MASS, NO_VISCOSITY } from '../words';
 import { drivesOf } from './drives';
 import type { MetresPerSecond } from '@/core/1-base/units/convert';
 import { bestClimb, fastest, type Flight, fullThrottle, levelAt, throttled } from './performance';
-import { poweredDrag } from './poweredDrag';
+import { flightOf, FULL, HALF, isFlight } from './flight';
 
 /** What happens at one speed of level flight. */
 const point = z.object({
@@ -52,10 +52,6 @@ const keys = z.object({
 const THROTTLES = [0.25, 0.5, 0.75, 1] as const;
 const SPEEDS = 14;
 
-/** The pack is told of as full for what asks most of it, and half full for what lasts. */
-const FULL = 1;
-const HALF = 0.5;
-
 const TOO_WEAK = 'Full throttle does not hold level flight at that speed.';
 const NO_CLIMB = 'Full throttle does not lift it at any speed.';
 const NO_TRIM = 'No pitch control holds it there.';
@@ -65,7 +61,7 @@ export const power = numbersGroup(keys, {
   id: 'power',
   title: 'Power',
   needs: { reference, stall, drag },
-  compute: (solution, { stall: { speed: stallSpeed, reasons } }) => {
+  compute: (solution, { stall: stalls }) => {
     const { prepared, model } = solution;
     const { design, air, weights } = prepared;
     if (prepared.surfacesOnly) return emptyNumbers(keys, NO_VISCOSITY);
@@ -88,15 +84,13 @@ export const power = numbersGroup(keys, {
       thrustToWeight: still.thrust / weight,
       stoppedPropellerDragArea: prepared.restingPropellers,
     };
-    const dragAt = stallSpeed === null ? null : poweredDrag(solution, stallSpeed);
-    if (stallSpeed === null || !dragAt) {
-      const why = reasons['speed'] ?? 'Its drag could not be computed.';
-      const { reasons: all, ...nothing } = emptyNumbers(keys, why);
+    const flight = flightOf(solution, stalls);
+    if (!isFlight(flight)) {
+      const { reasons: all, ...nothing } = emptyNumbers(keys, flight);
       return { ...nothing, ...known, reasons: without(all, Object.keys(known)) };
     }
-    const cruise = design.conditions.cruiseSpeed;
+    const { dragAt, cruise } = flight;
     const level = levelAt(drives, cruise, dragAt(cruise), HALF);
-    const flight = { drives, weight, stallSpeed, dragAt };
     const top = fastest(flight, FULL);
     const climb = bestClimb(flight, FULL, top);
     const full = fullThrottle(drives, cruise, FULL);

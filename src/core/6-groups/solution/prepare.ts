@@ -3,7 +3,8 @@ import type { Design } from '@/core/2-document/schema/design';
 import { type AeroModel, aeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
 import { type Air, airAt } from '@/core/5-aero/atmosphere';
 import { extraLoadsOf } from '@/core/5-aero/bodies';
-import { type DragPart, dragParts, restingPropellerArea } from '@/core/5-aero/dragParts';
+import { type DragPart, dragParts } from '@/core/5-aero/dragParts';
+import { restingPropellerArea } from '../power/restingPropellers';
 import {
   type Command,
   type CommandAngles,
@@ -126,7 +127,7 @@ export function prepare(drawn: Design, { surfacesOnly = false, quick = false, gr
     mixes,
     dragParts: parts,
     dragArea: parts.reduce((sum, { area }) => sum + area, 0),
-    restingPropellers: surfacesOnly ? 0 : restingPropellerArea(design),
+    restingPropellers: surfacesOnly ? 0 : restingPropellerArea(design, air),
     modelAt,
   };
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { metresFromMillimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Mix } from '@/core/2-document/schema/brief';
 import type { Design } from '@/core/2-document/schema/design';
-import { staticThrust } from '../ceilings/staticThrust';
+import { thrustGiven } from '../power/thrustGiven';
 import { drag } from '../drag/drag';
 import { valueGroup } from '../group';
 import { maybe, quantity } from '../keys';
@@ -63,7 +63,7 @@ export const tilt = valueGroup(value, {
     const { design, about, air, reference } = prepared;
     const { cruiseSpeed } = design.conditions;
     if (prepared.surfacesOnly || total === null) return [];
-    const standing = staticThrust(design);
+    const standing = thrustGiven(design, air)?.standing ?? null;
     const pressure = (air.density * cruiseSpeed ** 2 * reference.area) / 2;
     return design.mixes.flatMap((mix) => {
       if (mix.drives.length === 0) return [];

@@ -19,6 +19,7 @@ const drive = {
   propellerDiameter: 200,
   propellerPitch: 110,
   blades: 2,
+  blade: [],
   atRest: 'stops',
 };
 const motor = {

@@ -1,6 +1,6 @@
 import { metresFromMillimetres, radiansFromDegrees, type Metres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { staticThrust, THRUST_KEPT } from '../ceilings/staticThrust';
+import { thrustGiven } from '../power/thrustGiven';
 import type { Prepared } from '../solution/prepare';
 
 /** Climb at so much over the stall. */
@@ -25,20 +25,21 @@ export interface FullThrottle {
 }
 
 /**
- * Pitching moments of full thrust, standing and at 1.3 stall speeds where seven
- * tenths of it are left; the thrust is guessed from the weight of the motors
- * (±30 %). The stream over the tail is left out. Null without motor or drive.
+ * Pitching moments of full thrust, standing and at 1.3 stall speeds; thrust by
+ * motor, propeller and pack, or guessed from the weight of the motors (±30 %).
+ * The stream over the tail is left out. Null without motor or drive.
  */
 export function fullThrottle(
   { design, about, air, reference }: Prepared,
   stallSpeed: number | null,
 ): FullThrottle | null {
-  const thrust = staticThrust(design);
+  const thrust = thrustGiven(design, air);
   if (thrust === null || stallSpeed === null || design.propulsion.length === 0) return null;
-  const staticMoment = thrust * thrustArm(design, about);
-  const pressure = (air.density * (CLIMB_OVER_STALL * stallSpeed) ** 2) / 2;
+  const arm = thrustArm(design, about);
+  const speed = CLIMB_OVER_STALL * stallSpeed;
+  const pressure = (air.density * speed ** 2) / 2;
   return {
-    staticMoment,
-    climbMoment: (THRUST_KEPT * staticMoment) / (pressure * reference.area * reference.meanChord),
+    staticMoment: thrust.standing * arm,
+    climbMoment: (thrust.at(speed) * arm) / (pressure * reference.area * reference.meanChord),
   };
 }

@@ -54,6 +54,16 @@ import { breaksInFlight } from './breaksInFlight';
 import { twistsAway } from './twistsAway';
 import { turnsRound } from './turnsRound';
 import { softBoom } from './softBoom';
+import { benchOff } from './benchOff';
+import { currentOverLimit } from './currentOverLimit';
+import { handNearDisc } from './handNearDisc';
+import { launchSinks } from './launchSinks';
+import { longGroundRun } from './longGroundRun';
+import { missionEmpties } from './missionEmpties';
+import { oneMotorOut } from './oneMotorOut';
+import { propellerCostsGlide } from './propellerCostsGlide';
+import { shortDuration } from './shortDuration';
+import { weakRubber } from './weakRubber';
 import { weakDrive } from './weakDrive';
 import { flexUnsettles } from './flexUnsettles';
 import { wingsPart } from './wingsPart';
@@ -118,6 +128,16 @@ export const RULES: readonly Rule[] = [
   softBoom,
   flexUnsettles,
   weakDrive,
+  weakRubber,
+  currentOverLimit,
+  shortDuration,
+  missionEmpties,
+  launchSinks,
+  longGroundRun,
+  handNearDisc,
+  oneMotorOut,
+  propellerCostsGlide,
+  benchOff,
   wingsPart,
   weakJoint,
   weakLinkage,

@@ -34,7 +34,7 @@ describe('how heavy it may get', () => {
     stallBecause: 'of the field',
     stallKind: 'habit',
     launchSpeedOf: () => 9,
-    thrust: 5,
+    thrust: { standing: 5, at: (speed) => (speed > 0 ? 3.5 : 5), isGuessed: true },
     liftOverDrag: 8,
     wing: { spars: [rod] } as unknown as Surface,
     limit: 0.9,
@@ -91,7 +91,12 @@ describe('how heavy it may get', () => {
       limit: 0.9,
       liftOverDrag: analysis.speeds.glideRatio,
     });
-    expect(found.thrust).toBeCloseTo(0.056 * 16.5 * GRAVITY, 9);
+    expect(found.thrust).toMatchObject({ standing: analysis.power.staticThrust, isGuessed: false });
+    // Without what the motor is, what it weighs has to do.
+    const bare = withFields(design, [{ field: '/propulsion/drive/motor', value: undefined }]);
+    const guess = ceilingInput(bare, analysis)!.thrust!;
+    expect(guess.isGuessed).toBe(true);
+    expect(guess.standing).toBeCloseTo(0.056 * 16.5 * GRAVITY, 9);
     expect(
       ceilingInput(
         withFields(design, [{ field: '/surfaces', value: [] }]),
@@ -113,6 +118,7 @@ describe('undercarriage', () => {
     propellerDiameter: 200,
     propellerPitch: 110,
     blades: 2,
+    blade: [],
   };
   const standing = (wheels: readonly [number, number, number, number, boolean][], withDrive = true) =>
     withFields(simpleAircraft(90), [

@@ -9,7 +9,7 @@ const THRUST_OVER_MOTOR = 16.5;
 export const THRUST_KEPT = 0.7;
 
 /** Static thrust of all motors, guessed from what they weigh; null without one. */
-export function staticThrust({ massItems }: Pick<Design, 'massItems'>): Newtons | null {
+export function guessedThrust({ massItems }: Pick<Design, 'massItems'>): Newtons | null {
   const motors = massItems
     .filter(({ category }) => category === 'motor')
     .reduce((sum, { mass, measuredMass, mirrored }) => sum + (measuredMass ?? mass) * (mirrored ? 2 : 1), 0);
