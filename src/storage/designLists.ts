@@ -48,6 +48,20 @@ export function designLists(designs: InclinarDatabase['designs'], read: ReturnTy
     /** Those designs in that order; what is gone meanwhile is left out. */
     some: async (ids: readonly string[]): Promise<ListedDesign[]> =>
       (await designs.bulkGet([...ids])).flatMap((row) => (row && row.deletedAt === 0 ? [read(row).entry] : [])),
+    /** Names of equipment, each with the designs in use that carry it. */
+    whereFlown: async (): Promise<ReadonlyMap<string, readonly string[]>> => {
+      const flown = new Map<string, Set<string>>();
+      for (const { name, design } of await inUse().toArray()) {
+        const items = (design as unknown as Record<string, unknown> | undefined)?.['massItems'];
+        for (const item of Array.isArray(items) ? (items as unknown[]) : []) {
+          const own = (item as Record<string, unknown> | null)?.['name'];
+          if (typeof own !== 'string' || own === '') continue;
+          const designsOf = flown.get(own) ?? new Set();
+          flown.set(own, designsOf.add(name));
+        }
+      }
+      return new Map([...flown].map(([own, names]) => [own, [...names]]));
+    },
     /** Rows that no index knows, with what is wrong with them. */
     strays: async (): Promise<ListedDesign[]> => (await strays()).map((row) => read(row).entry),
     /** Keeps what the list tells of designs, each for the state it was computed from. */

@@ -1,8 +1,4 @@
-import {
-  bodySchema,
-  type Body,
-  type DragItem,
-} from '@/core/2-document/schema/airframe';
+import { bodySchema, type Body, type DragItem } from '@/core/2-document/schema/airframe';
 import { type Propulsion, propulsionSchema } from '@/core/2-document/schema/propulsion';
 import type { Design } from '@/core/2-document/schema/design';
 import { withoutDrive } from '@/core/2-document/edit/mixesKept';

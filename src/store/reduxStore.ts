@@ -3,6 +3,7 @@ import type { DesignStore } from '@/storage/designStore';
 import type { JobClient } from '@/workers/lanes';
 import { analysisReducer } from './analysisSlice';
 import { besideSlice } from './besideSlice';
+import { choiceSlice } from './choiceSlice';
 import { documentReducer } from './documentSlice';
 import { sessionSlice } from './sessionSlice';
 import { settingsSlice } from './settingsSlice';
@@ -28,6 +29,7 @@ export function reduxStore(services: Services) {
       settings: settingsSlice.reducer,
       sizing: sizingSlice.reducer,
       tail: tailSlice.reducer,
+      choice: choiceSlice.reducer,
       beside: besideSlice.reducer,
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.

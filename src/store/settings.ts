@@ -4,6 +4,7 @@ import type { DesignStore } from '@/storage/designStore';
 import type { AppStore } from './reduxStore';
 import {
   drawerEntrySchema,
+  drawerPriced,
   groupFolded,
   groupsOpened,
   keptInDrawer,
@@ -22,6 +23,7 @@ export const keepsSettings = [
   unitsChanged,
   keptInDrawer,
   takenFromDrawer,
+  drawerPriced,
   groupFolded,
   groupsOpened,
   paneShown,

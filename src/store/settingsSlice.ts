@@ -1,10 +1,19 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
+import { propellerLabelSchema } from '@/core/2-document/catalogue/driveParts';
+import { motorSchema, packSchema } from '@/core/2-document/schema/propulsion';
 import { METRIC } from '@/words/formatQuantity';
 
 /** A thing of the drawer: equipment that the user has, as it was weighed. */
-export const drawerEntrySchema = massItemSchema.pick({ name: true, category: true, mass: true, size: true });
+export const drawerEntrySchema = massItemSchema
+  .pick({ name: true, category: true, mass: true, size: true, price: true })
+  .extend({
+    /** What is known of it where it drives. */
+    motor: motorSchema.optional(),
+    propeller: propellerLabelSchema.optional(),
+    pack: packSchema.optional(),
+  });
 
 export const MOST_IN_DRAWER = 200;
 
@@ -47,6 +56,12 @@ export const settingsSlice = createSlice({
       if (known >= 0) state.drawer[known] = payload;
       else if (state.drawer.length < MOST_IN_DRAWER) state.drawer.push(payload);
     },
+    drawerPriced: (state, { payload: { name, price } }: PayloadAction<{ name: string; price: number | undefined }>) => {
+      const entry = state.drawer.find((one) => one.name === name);
+      if (!entry) return;
+      if (price === undefined) delete entry.price;
+      else entry.price = price;
+    },
     groupFolded: (state, { payload: { name, isOpen } }: PayloadAction<{ name: string; isOpen: boolean }>) => {
       state.groups.open[name] = isOpen;
     },
@@ -65,5 +80,13 @@ export const settingsSlice = createSlice({
   },
 });
 
-export const { settingsLoaded, unitsChanged, keptInDrawer, takenFromDrawer, groupFolded, groupsOpened, paneShown } =
-  settingsSlice.actions;
+export const {
+  settingsLoaded,
+  unitsChanged,
+  keptInDrawer,
+  takenFromDrawer,
+  drawerPriced,
+  groupFolded,
+  groupsOpened,
+  paneShown,
+} = settingsSlice.actions;

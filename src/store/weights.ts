@@ -8,7 +8,7 @@ import type { DrawerEntry } from './settingsSlice';
 import type { AppThunk } from './reduxStore';
 import type { Words } from '@/core/1-base/words/phrase';
 
-function freshItemId({ massItems }: Design): string {
+export function freshItemId({ massItems }: Design): string {
   let number = massItems.length + 1;
   while (massItems.some(({ id }) => id === `part${number}`)) number++;
   return `part${number}`;

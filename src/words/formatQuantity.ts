@@ -76,6 +76,9 @@ export function formatSpeed(metresPerSecond: number, { speed }: DisplayUnits): s
   return `${decimal(metresPerSecond * SPEED_FACTOR[speed], 1)} ${speed}`;
 }
 
+/** Longer ways are told in kilometres. */
+const METRES_PER_KILOMETRE = 1000;
+const IN_KILOMETRES = 5 * METRES_PER_KILOMETRE;
 /** Longer times are told in minutes. */
 const SECONDS_PER_MINUTE = 60;
 const IN_MINUTES = 2 * SECONDS_PER_MINUTE;
@@ -87,7 +90,11 @@ function inUnits(value: number, unit: UnitKind, units: DisplayUnits): readonly [
     case 'length':
       return [millimetresFromMetres(value), ' mm', 1];
     case 'distance':
-      return inches ? [value / METRES_PER_FOOT, ' ft', 0] : [value, ' m', 0];
+      return inches
+        ? [value / METRES_PER_FOOT, ' ft', 0]
+        : Math.abs(value) >= IN_KILOMETRES
+          ? [value / METRES_PER_KILOMETRE, ' km', 1]
+          : [value, ' m', 0];
     case 'area':
       return inches ? [value / 0.00064516, ' in²', 1] : [value * 100, ' dm²', 2];
     case 'mass':

@@ -4,6 +4,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
+import type { ChoiceInput, ChoiceResult } from '@/core/8-sizing/chooseDrive';
 import type { MapPoint, TailMapRowInput } from '@/core/8-sizing/tail/tailMap';
 import type { TailSizingInput, TailSizingResult } from '@/core/8-sizing/tail/tailSizing';
 
@@ -14,6 +15,7 @@ export interface Jobs {
   size: { input: SizingInput; output: SizingResult };
   sizeTail: { input: TailSizingInput; output: TailSizingResult };
   tailMapRow: { input: TailMapRowInput; output: readonly MapPoint[] };
+  chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
 }

@@ -1,4 +1,5 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
+import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
 import { sizeTail } from '@/core/8-sizing/tail/tailSizing';
@@ -31,6 +32,9 @@ export const WORK: Workers = {
   },
   *size(input) {
     return yield* sizeStepwise(input);
+  },
+  *chooseDrive(input) {
+    return yield* chooseDrive(input);
   },
   *sizeTail(input) {
     return sizeTail(input);

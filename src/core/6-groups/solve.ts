@@ -13,6 +13,8 @@ import type { Working } from './working';
 export const numbersOf = (design: Design, options: AnalyseOptions = {}): Numbers => solve(design, options).numbers;
 
 export interface Solved {
+  /** What the groups are computed from; null where nothing can be solved. */
+  readonly solution: Solution | null;
   readonly numbers: Numbers;
   readonly explain: () => Working[];
 }
@@ -43,6 +45,7 @@ export function solve(design: Design, options: AnalyseOptions): Solved {
   };
   const getters = GROUPS.map((group) => [group.id, { enumerable: true, get: () => valueOf(group) }] as const);
   return {
+    solution,
     numbers: Object.defineProperties({}, Object.fromEntries(getters)) as Numbers,
     explain: () =>
       solution?.isSolvable

@@ -6,6 +6,7 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { simpleAircraft, boxBody } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
 import { missionPhaseSchema } from '@/core/2-document/schema/mission';
+import { wheelSchema } from '@/core/2-document/schema/airframe';
 import { propulsionSchema } from '@/core/2-document/schema/propulsion';
 import { servoSchema } from '@/core/2-document/schema/surface';
 import { withFields } from '@/core/2-document/edit/withFields';
@@ -240,7 +241,12 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   launchSinks: [set(postman, '/massItems/motor/mass'), 60, 900],
   longGroundRun: [
     (fieldLength) =>
-      change(postman, ['/brief/launch', 'wheels'], ['/wheels', wheels(60)], ['/brief/fieldLength', fieldLength]),
+      change(
+        postman,
+        ['/brief/launch', 'wheels'],
+        ['/wheels', wheels(60).map((wheel) => wheelSchema.parse(wheel))],
+        ['/brief/fieldLength', fieldLength],
+      ),
     400,
     1,
   ],

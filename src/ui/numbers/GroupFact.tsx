@@ -4,7 +4,7 @@ import type { UnitKind } from '@/core/1-base/units/unitKind';
 import { Fact, Why } from './Derived';
 
 interface GroupFactProps {
-  readonly group: 'strength' | 'power';
+  readonly group: 'strength' | 'power' | 'sustained' | 'takeOff' | 'engineOut' | 'torque' | 'rubber' | 'mission';
   readonly label: string;
   /** Key of the group. */
   readonly id: string;

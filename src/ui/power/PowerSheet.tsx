@@ -5,6 +5,7 @@ import { useAppSelector } from '@/store/hooks';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { Drawing } from '../drawing/Drawing';
 import { useSize } from '../drawing/useSize';
+import { Choices } from '../fields/Choices';
 import { Slider } from '../fields/Slider';
 import { Why } from '../numbers/Derived';
 import { HiddenTable } from '../sheet/HiddenTable';
@@ -12,14 +13,59 @@ import { Paper } from '../sheet/Paper';
 import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Places, spanOf } from '../sheet/scale';
 import { speedAxis } from '../sheet/unitAxes';
+import { BladeSheet } from './BladeSheet';
+import { Combinations } from './Combinations';
 import { formatDuration } from './formatDuration';
+import { RubberSheet } from './RubberSheet';
 import { thrustAt } from './thrustAt';
 
 const NO_HANDLES: readonly never[] = [];
 
-/** Thrust and drag over speed, and how long level flight lasts at each. */
+/** Thrust and drag over speed and how long it lasts; combinations of a drive; a blade with its templates. */
 export function PowerSheet({ design }: { readonly design: Design }) {
-  return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Curves', sheet: <Curves design={design} /> }} />;
+  return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Power', sheet: <Power design={design} /> }} />;
+}
+
+const VIEWS = [
+  ['curves', 'Curves'],
+  ['combinations', 'Combinations'],
+  ['blade', 'Blade'],
+] as const;
+type View = (typeof VIEWS)[number][0];
+
+function Power({ design }: { readonly design: Design }) {
+  const { result, run } = useAppSelector((state) => state.choice);
+  const rubber = useAppSelector((state) => state.analysis.current?.rubber);
+  // What was asked for comes to the front by itself, once.
+  const [{ view, seen }, setView] = useState<{ view: View; seen: number }>({ view: 'curves', seen: run });
+  if (result && seen !== run) setView({ view: 'combinations', seen: run });
+  const [drive] = design.propulsion;
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      <div className="min-h-0 flex-1">
+        {view === 'combinations' ? (
+          <Combinations />
+        ) : view === 'blade' && drive ? (
+          <BladeSheet drive={drive} />
+        ) : drive?.rubber && rubber ? (
+          <RubberSheet rubber={rubber} />
+        ) : (
+          <Curves design={design} />
+        )}
+      </div>
+      {drive && (
+        <div className="flex border-t border-soft px-3 py-2">
+          <Choices
+            joined
+            label="What the sheet shows"
+            options={VIEWS}
+            value={view}
+            onChange={(next) => next && setView({ view: next, seen: run })}
+          />
+        </div>
+      )}
+    </div>
+  );
 }
 
 function Curves({ design }: { readonly design: Design }) {

@@ -6,7 +6,8 @@ import { PowerStage } from './PowerStage';
 export const power = {
   path: 'power',
   title: 'Power',
-  isStarted: (design) => canBalance(design) && design.propulsion.some(({ motor, pack }) => motor && pack),
+  isStarted: (design) =>
+    canBalance(design) && design.propulsion.some(({ motor, pack, rubber }) => (motor && pack) ?? rubber),
   task: 'Say what motor, propeller and pack it has, until it climbs, lasts and cruises at half to three quarters of the throttle.',
   fields: [],
   Sheet: PowerSheet,

@@ -7,7 +7,7 @@ import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { WeightRow } from '@/core/4-weight/weightRows';
 import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { keptInDrawer } from '@/store/settingsSlice';
+import { keepInDrawer } from '@/store/drives';
 import { removeItem } from '@/store/weights';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -123,14 +123,7 @@ export const WeightCells = memo(function WeightCells({ row, item }: WeightCellsP
               className="!size-7"
               icon={<Archive size={14} />}
               onClick={() => {
-                dispatch(
-                  keptInDrawer({
-                    name: row.name,
-                    category: item.category,
-                    mass: item.measuredMass ?? item.mass,
-                    size: item.size,
-                  }),
-                );
+                dispatch(keepInDrawer(item));
                 toast(`${row.name} lies in your drawer now, for every design.`);
               }}
             />

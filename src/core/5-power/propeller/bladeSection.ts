@@ -48,3 +48,9 @@ export function bladeSection(angle: Radians, reynolds: number): SectionForces {
     drag: drag * (1 - gone) + gone * stalledDrag,
   };
 }
+
+/** Angle at which an attached section lifts so much. */
+export function angleForLift(lift: number, reynolds: number): Radians {
+  const scale = Math.min(MOST_REYNOLDS, Math.max(LEAST_REYNOLDS, reynolds)) / REYNOLDS;
+  return ZERO_LIFT + lift / (SLOPE * scale ** LIFT_POWER);
+}
