@@ -1,5 +1,8 @@
 import '@/core/1-base/zodSetup';
 import { existsSync } from 'node:fs';
+import { finish } from '@/core/1-base/steps';
+import { USUAL_DRIVE_PARTS } from '@/core/2-document/catalogue/driveParts';
+import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { analyse } from '@/core/analyse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
 import { buildLattice, type Grid } from '@/core/5-aero/lattice';
@@ -76,6 +79,28 @@ function addStrength(): void {
   );
 }
 
+/** All combinations of a drawer of twenty motors, propellers and packs. */
+function countDrives(): void {
+  const twenty = <Part>(parts: readonly Part[]): Part[] =>
+    Array.from({ length: 20 }, (_, index) => parts[index % parts.length]!);
+  const { motors, propellers, packs } = USUAL_DRIVE_PARTS;
+  const parts = {
+    motors: twenty(motors),
+    // No two alike, so that none is known from before.
+    propellers: twenty(propellers).map((part, index) => ({
+      ...part,
+      propeller: { ...part.propeller, propellerDiameter: part.propeller.propellerDiameter + index / 10 },
+    })),
+    packs: twenty(packs),
+  };
+  const demands = { climbRate: 2, duration: 600, throttle: 0.85 };
+  const result = finish(chooseDrive({ design, drive: design.propulsion[0]!.id, parts, demands }));
+  if (!result.ok) throw new Error(result.reason);
+  print(
+    `  ${result.combinations.length} drives of 20 motors, 20 propellers and 20 packs tried in ${(result.milliseconds / 1000).toFixed(2)} s`,
+  );
+}
+
 function countVariants(): void {
   const start = performance.now();
   let count = 0;
@@ -100,6 +125,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   kernels: compareKernels,
   strength: addStrength,
   variants: countVariants,
+  drives: countDrives,
   edits: () => measureEdits(print),
   drag: inBrowser(measureDrag),
   storage: inBrowser(measureStorage),

@@ -40,6 +40,11 @@ const HEADLINES = [
   'tipDeflection',
   'divergenceSpeed',
   'boomPitchFactor',
+  'staticThrust',
+  'cruiseElectricPower',
+  'duration',
+  'climbRate',
+  'maximumSpeed',
 ];
 
 describe('workings', () => {

@@ -69,12 +69,12 @@ describe('choosing a drive', () => {
   });
 
   test('a motor that bears less than it takes, and one that nobody knows, are told apart', () => {
-    const with_ = (motor: object) => ({
+    const having = (motor: object) => ({
       ...own,
       motors: [{ ...own.motors[0]!, motor: { ...drawn.motor!, ...motor } }],
     });
-    expect(choose(with_({ maximumCurrent: 5 })).combinations[0]!.failing).toBe('motorCurrent');
-    expect(choose(with_({ resistance: undefined, mass: undefined })).combinations[0]!.failing).toBe('data');
+    expect(choose(having({ maximumCurrent: 5 })).combinations[0]!.failing).toBe('motorCurrent');
+    expect(choose(having({ resistance: undefined, mass: undefined })).combinations[0]!.failing).toBe('data');
     const steep = [{ ...own.propellers[0]!, propeller: { propellerDiameter: 100, propellerPitch: 300, blades: 2 } }];
     expect(choose({ ...own, propellers: steep }).combinations[0]!.failing).toBe('data');
   });

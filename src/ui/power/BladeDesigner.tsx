@@ -1,10 +1,5 @@
 import { useState } from 'react';
-import {
-  degreesFromRadians,
-  metresFromMillimetres,
-  millimetresFromMetres,
-  type Newtons,
-} from '@/core/1-base/units/convert';
+import { degreesFromRadians, millimetresFromMetres, type Newtons } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Propulsion } from '@/core/2-document/schema/propulsion';
@@ -14,7 +9,7 @@ import { TWIST_SHARES, type Twist, twistFor } from '@/core/5-power/propeller/twi
 import { propellerMissing, propellerOf } from '@/core/6-groups/power/drives';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { decimal, formatValue } from '@/words/formatQuantity';
+import { decimal, formatLength, formatValue } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
@@ -136,7 +131,7 @@ export function BladeDesigner({ design, drive }: { readonly design: Design; read
       {drive.blade.length > 0 && <Stations drive={drive} />}
       <p className="mt-1 text-label text-faint">
         Least loss for that thrust with these chords (Larrabee). The sheet “Blade” draws the blade and its templates,
-        true to size for {decimal(metresFromMillimetres(drive.propellerDiameter) * 1000, 0)} mm.
+        true to size for {formatLength(drive.propellerDiameter, units)}.
       </p>
     </Section>
   );

@@ -68,13 +68,22 @@ export function Combinations() {
       <table className="mt-2 w-full text-read">
         <thead>
           <tr className="border-b border-graphite text-left text-label text-faint">
-            {['Motor', 'Propeller', 'Pack', 'Weigh', 'Lasts', 'Climbs', 'Throttle', 'Current', 'Price', ''].map(
-              (head) => (
-                <th key={head} scope="col" className="px-1.5 py-1 font-normal">
-                  {head}
-                </th>
-              ),
-            )}
+            {[
+              'Motor',
+              'Propeller',
+              'Pack',
+              'Weigh',
+              'Lasts',
+              'Climbs',
+              'Throttle',
+              'Current',
+              'Price',
+              'What of it',
+            ].map((head) => (
+              <th key={head} scope="col" className="px-1.5 py-1 font-normal">
+                {head}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>

@@ -2,7 +2,7 @@ import type { ComponentProps } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
 import { formatValue } from '@/words/formatQuantity';
-import { Fact } from '../numbers/Derived';
+import { Derived, Fact } from '../numbers/Derived';
 import { GroupFact } from '../numbers/GroupFact';
 import { Section } from '../numbers/Section';
 import { formatDuration } from './formatDuration';
@@ -15,6 +15,16 @@ const Starting = (props: ToldProps) => <GroupFact group="takeOff" {...props} />;
 const Turning = (props: ToldProps) => <GroupFact group="torque" {...props} />;
 const Stopped = (props: ToldProps) => <GroupFact group="engineOut" {...props} />;
 
+/** One number that opens to its working, or why it is not there. */
+function Explained(props: {
+  readonly label: string;
+  readonly id: string;
+  readonly format?: (value: number) => string;
+}) {
+  const why = useAppSelector((state) => state.analysis.current?.power.reasons[props.id]);
+  return <Derived {...props} why={why ?? 'not known'} />;
+}
+
 /** To ten revolutions a minute. */
 const turnsWords = (perSecond: number) => `${Math.round((perSecond * 60) / 10) * 10} rev/min`;
 
@@ -26,14 +36,14 @@ export function PowerFacts({ design }: { readonly design: Design }) {
       <Section title="Level at cruise speed">
         <Told label="Throttle" id="cruiseThrottle" unit="percent" />
         <Told label="Current" id="cruiseCurrent" unit="current" />
-        <Told label="Power of the pack" id="cruiseElectricPower" unit="power" />
+        <Explained label="Power of the pack" id="cruiseElectricPower" />
         <Told label="Propeller makes use of" id="propellerEfficiency" unit="percent" />
-        <Told label="Lasts, a fifth left" id="duration" format={formatDuration} />
+        <Explained label="Lasts, a fifth left" id="duration" format={formatDuration} />
         <Lasting label="then in reserve" id="reserveTime" format={formatDuration} />
         <Lasting label="Comes in still air" id="cruiseRange" unit="distance" />
       </Section>
       <Section title="At rest, full throttle">
-        <Told label="Thrust of all propellers" id="staticThrust" unit="force" />
+        <Explained label="Thrust of all propellers" id="staticThrust" />
         <Told label="Over the weight" id="thrustToWeight" unit="percent" />
         <Told label="Power of the pack" id="staticElectricPower" unit="power" />
         <Told label="Propeller turns" id="staticTurns" format={turnsWords} />
@@ -41,10 +51,10 @@ export function PowerFacts({ design }: { readonly design: Design }) {
         <p className="mt-1 text-label text-faint">Thrust ±15 %, power ±20 %. Hands clear of the disc, arm last.</p>
       </Section>
       <Section title="Climb and top speed">
-        <Told label="Climbs at most" id="climbRate" unit="speed" />
+        <Explained label="Climbs at most" id="climbRate" />
         <Told label="at" id="climbRateSpeed" unit="speed" />
         <Told label="Steepest" id="climbAngle" unit="angle" />
-        <Told label="Fastest level" id="maximumSpeed" unit="speed" />
+        <Explained label="Fastest level" id="maximumSpeed" />
         <Told label="Pitch control at full throttle" id="pitchControlAtFullPower" unit="angle" />
         <Told label="Drag area without power" id="stoppedPropellerDragArea" unit="area" />
       </Section>

@@ -1,3 +1,4 @@
+import { millinewtonMetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import { type Propulsion, rubberSchema } from '@/core/2-document/schema/propulsion';
 import { setFields } from '@/store/edit';
@@ -14,7 +15,7 @@ const RUBBER = rubberSchema.parse({ strands: 8, length: 400, width: 3, thickness
 const HUNDRED = 100;
 
 const turns = (value: number) => `${decimal(value, 0)} turns`;
-const small = (value: number) => `${decimal(value * 1000, 1)} mN·m`;
+const small = (value: number) => `${decimal(millinewtonMetres(value), 1)} mN·m`;
 
 /** Strands of rubber in place of motor and pack. */
 export function RubberFields({ drive }: { readonly drive: Propulsion }) {

@@ -47,6 +47,10 @@ export const kilogramsPerSquareMetre = (density: GramsPerSquareMetre): Kilograms
 /** Rods and joints: g/m to kg/m. */
 export const kilogramsPerMetre = (density: GramsPerMetre): KilogramsPerMetre => density / 1000;
 
+/** Capacities of packs. */
+export const ampereHours = (milliampereHours: In<'mA·h'>): In<'A·h'> => milliampereHours / 1000;
+/** Small torques, as those of rubber. */
+export const millinewtonMetres = (moment: NewtonMetres): In<'mN·m'> => moment * 1000;
 /** Torque of servos. */
 export const newtonMetresFromNewtonCentimetres = (torque: NewtonCentimetres): NewtonMetres => torque / 100;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MILLIMETRES_PER_INCH } from '@/core/1-base/units/convert';
 import { bounded, price, shortText } from '../schema/limits';
-import { controllerSchema, motorSchema, packSchema } from '../schema/propulsion';
+import { motorSchema, packSchema } from '../schema/propulsion';
 
 const head = { name: shortText('Name in words'), mass: bounded('mass', 'Mass of one'), price: price('one of them') };
 
@@ -20,7 +20,6 @@ export type MotorPart = z.output<typeof motorPartSchema>;
 export type PropellerPart = z.output<typeof propellerPartSchema>;
 export type PackPart = z.output<typeof packPartSchema>;
 export type PropellerLabel = z.output<typeof propellerLabelSchema>;
-export type ControllerData = z.output<typeof controllerSchema>;
 
 /** Motors, propellers and packs that may be put together. */
 export interface DriveParts {

@@ -1,4 +1,4 @@
-import type { Celsius, Fraction } from '@/core/1-base/units/convert';
+import { ampereHours, type Celsius, type Fraction } from '@/core/1-base/units/convert';
 
 export type Chemistry = 'lithiumPolymer' | 'lithiumIon';
 
@@ -88,13 +88,13 @@ export interface PackLabel {
   readonly cycles: number;
 }
 
-const ampereHours = ({ capacity, parallel }: PackLabel): number => (capacity * parallel) / 1000;
+const ampereHoursOf = ({ capacity, parallel }: PackLabel): number => ampereHours(capacity * parallel);
 
 /** A pack as it is flown: what its label says, colder and older. */
 export function packOf(label: PackLabel): Pack {
   const { chemistry, cells, parallel, capacity, resistance, temperature, cycles } = label;
   const cold = COLD_GROWTH ** ((WARM - temperature) / PER_KELVIN);
-  const own = resistance ?? (cells * USUAL[chemistry].resistance) / ampereHours(label);
+  const own = resistance ?? (cells * USUAL[chemistry].resistance) / ampereHoursOf(label);
   const kept = 1 - COLD_CHARGE * Math.max(0, WARM - temperature) - AGED_CHARGE * cycles;
   return {
     chemistry,
@@ -105,4 +105,4 @@ export function packOf(label: PackLabel): Pack {
 }
 
 /** What a pack of its kind usually bears [A]; what stands on it is often more than it bears. */
-export const usualPackCurrent = (label: PackLabel): number => USUAL[label.chemistry].load * ampereHours(label);
+export const usualPackCurrent = (label: PackLabel): number => USUAL[label.chemistry].load * ampereHoursOf(label);

@@ -10,6 +10,7 @@ import { trimUnderThrust } from '../solution/cruise';
 import { NO_MASS, NO_VISCOSITY } from '../words';
 import { drivesOf } from './drives';
 import type { MetresPerSecond } from '@/core/1-base/units/convert';
+import { explainPower } from './workings';
 import { bestClimb, fastest, type Flight, fullThrottle, levelAt, throttled } from './performance';
 import { flightOf, FULL, HALF, isFlight } from './flight';
 
@@ -129,6 +130,17 @@ export const power = numbersGroup(keys, {
         ...(trimmed?.elevator == null ? { pitchControlAtFullPower: NO_TRIM } : {}),
       },
     };
+  },
+  explain: (solution, value, { stall: stalls }) => {
+    const flight = flightOf(solution, stalls);
+    const { design, air } = solution.prepared;
+    const drives = drivesOf(design, air);
+    return explainPower(value, {
+      drives: typeof drives === 'string' ? [] : drives,
+      weight: isFlight(flight) ? flight.weight : null,
+      cruise: design.conditions.cruiseSpeed,
+      cruiseDrag: isFlight(flight) ? flight.dragAt(flight.cruise) : null,
+    });
   },
 });
 

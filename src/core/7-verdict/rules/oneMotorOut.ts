@@ -23,7 +23,7 @@ export const oneMotorOut = makeRule(
     return {
       severity: rudderShare !== null && rudderShare > 1 ? 'caution' : 'note',
       message: say`One motor of ${nameOf({ name: drive, id: drive })} stopped, the other at full throttle, ${metresPerSecond(speed)}: ${holds}${sinks ? say`, and it sinks at ${metresPerSecond(-climbRate)}` : ''}. Close the throttle, lower the nose and land straight ahead.`,
-      numbers: { ...(rudderShare === null ? {} : { rudderShare: percent(rudderShare, 0) }) },
+      numbers: { speed: metresPerSecond(speed) },
     };
   },
 );
