@@ -4,6 +4,8 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { massItemSchema, type MassItem } from '@/core/2-document/schema/airframe';
 import { type Demands, packPlaceFor } from '@/core/8-sizing/chooseDrive';
+import { airAt } from '@/core/5-aero/atmosphere';
+import { drivesOf } from '@/core/6-groups/power/drives';
 import { kilogramsFromGrams } from '@/core/1-base/units/convert';
 import { choosingCancelled, choosingFailed, choosingStarted, choosingWentOn, driveChosen } from './choiceSlice';
 import { editDesign, type EditOutcome } from './edit';
@@ -25,29 +27,22 @@ export const partsOfDrawer = (drawer: readonly DrawerEntry[]): DriveParts => {
   };
 };
 
-/** A part of a design as it goes into the drawer, with what its drive says of it. */
-export function drawerEntryOf({ propulsion }: Design, item: MassItem): DrawerEntry {
+/** A part of a design as it goes into the drawer, with what its drive says of it; what a bench test set goes along. */
+export function drawerEntryOf({ propulsion, conditions }: Design, item: MassItem): DrawerEntry {
   const { name, id, category, mass, measuredMass, size, price } = item;
-  const drive = propulsion[0];
-  const { motor, pack } = drive ?? {};
-  return {
-    name: name || id,
-    category,
-    mass: measuredMass ?? mass,
-    size,
-    ...(price === undefined ? {} : { price }),
-    ...(category === 'motor' && motor ? { motor } : {}),
-    ...(category === 'battery' && pack ? { pack } : {}),
-    ...(category === 'propeller' && drive
-      ? {
-          propeller: {
-            propellerDiameter: drive.propellerDiameter,
-            propellerPitch: drive.propellerPitch,
-            blades: drive.blades,
-          },
-        }
-      : {}),
-  };
+  const [drive] = propulsion;
+  const head = { name: name || id, category, mass: measuredMass ?? mass, size };
+  const entry: DrawerEntry = { ...head, ...(price === undefined ? {} : { price }) };
+  if (!drive) return entry;
+  const drives = drivesOf({ propulsion: [drive] }, airAt(conditions.elevation, conditions.temperature));
+  const set = drive.benchTest && typeof drives !== 'string' ? drives[0]! : null;
+  const { motor, pack, propellerDiameter, propellerPitch, blades } = drive;
+  if (category === 'motor' && motor)
+    return { ...entry, motor: set ? { ...motor, resistance: set.motor.resistance } : motor };
+  if (category === 'battery' && pack) return { ...entry, pack };
+  if (category !== 'propeller') return entry;
+  const factors = set && { thrustFactor: set.calibration.thrust, torqueFactor: set.calibration.torque };
+  return { ...entry, propeller: { propellerDiameter, propellerPitch, blades, ...factors } };
 }
 
 /** Keeps a part of the open design in the drawer. */

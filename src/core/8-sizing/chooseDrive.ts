@@ -16,6 +16,7 @@ import { runDrive, type Drive } from '@/core/5-power/drive/drive';
 import { currentByHeat } from '@/core/5-power/motor/motorByMass';
 import { noLoadAt } from '@/core/5-power/motor/motor';
 import { packOf, usualPackCurrent } from '@/core/5-power/pack/pack';
+import { calibrated } from '@/core/5-power/propeller/calibrated';
 import { motorOf, propellerMissing, tableOf } from '@/core/6-groups/power/drives';
 import { FULL, HALF } from '@/core/6-groups/power/flight';
 import { levelAt } from '@/core/6-groups/power/performance';
@@ -254,7 +255,11 @@ function tried(
   if (!isClear) return { ...base, failing: 'clearance' };
   const drive: Drive = {
     motor,
-    propeller: tableOf(propellerPart.propeller, ground),
+    propeller: calibrated(
+      tableOf(propellerPart.propeller, ground),
+      propellerPart.propeller.thrustFactor ?? 1,
+      propellerPart.propeller.torqueFactor ?? 1,
+    ),
     count,
     pack: packOf(packPart.pack),
     ...(source.controller?.resistance === undefined ? {} : { controller: source.controller.resistance }),

@@ -9,6 +9,9 @@ export const propellerLabelSchema = z.strictObject({
   propellerDiameter: bounded('size', 'Propeller diameter'),
   propellerPitch: bounded('size', 'Propeller pitch'),
   blades: z.int().min(1).max(6).default(2).meta({ description: 'Number of blades' }),
+  /** What a bench test found, over what its shape says. */
+  thrustFactor: z.number().min(0.1).max(10).optional(),
+  torqueFactor: z.number().min(0.1).max(10).optional(),
 });
 
 /** What a drive is put together from. */
