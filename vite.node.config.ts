@@ -5,8 +5,12 @@ import { defineConfig } from 'vite';
 const entry = (name: string, path: string) => (existsSync(path) ? { [name]: path } : {});
 
 // Node 20 does not run TypeScript, so the server and the command line are bundled once.
+/** What the library for pages can do beside and is not asked for. */
+const NOTHING = fileURLToPath(new URL('./src/files/plans/nothing.ts', import.meta.url));
+const NOT_NEEDED = { html2canvas: NOTHING, canvg: NOTHING, dompurify: NOTHING };
+
 export default defineConfig({
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)), ...NOT_NEEDED } },
   build: {
     ssr: true,
     outDir: 'dist/node',
@@ -16,6 +20,7 @@ export default defineConfig({
       input: {
         ...entry('server', 'server/main.ts'),
         ...entry('analyse', 'cli/analyse.ts'),
+        ...entry('plans', 'cli/plans.ts'),
         ...entry('validate', 'cli/validate.ts'),
         ...entry('bench', 'bench/main.bench.ts'),
         ...entry('screenshots', 'cli/screenshots.ts'),

@@ -13,6 +13,7 @@ export const STAGES = [
   'Stability',
   'Strength',
   'Power',
+  'Plans',
 ];
 
 /** Opens a demo design by name, at a stage. */

@@ -13,6 +13,7 @@ import { reduxStore, type RootState, type Services } from './reduxStore';
 import { saving } from './saving';
 import { dragEnded, sessionOpened } from './sessionSlice';
 import { followSettings, keepsSettings } from './settings';
+import { plansCleared } from './plansSlice';
 import { choosingCleared } from './choiceSlice';
 import { sizingCleared } from './sizingSlice';
 import { tailsForgotten } from './tailSlice';
@@ -63,6 +64,7 @@ export function makeStore(services: Services) {
     store.dispatch(analysisCleared());
     store.dispatch(sizingCleared());
     store.dispatch(choosingCleared());
+    store.dispatch(plansCleared());
     store.dispatch(tailsForgotten());
     store.dispatch(besideForgotten());
     showDocument(null);

@@ -1,5 +1,8 @@
 import type { Progress } from '@/core/1-base/steps';
 import type { Analysis, AnalyseOptions } from '@/core/analyse';
+import type { SeenFold } from '@/core/3-shape/pattern/foldPattern';
+import type { Layout, LayoutOptions } from '@/core/5-parts/layout';
+import type { CutList } from '@/core/5-parts/part';
 import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
@@ -15,9 +18,22 @@ export interface Jobs {
   size: { input: SizingInput; output: SizingResult };
   sizeTail: { input: TailSizingInput; output: TailSizingResult };
   tailMapRow: { input: TailMapRowInput; output: readonly MapPoint[] };
+  /** Everything that is cut, laid on sheets. */
+  layOut: { input: LayOutInput; output: LaidOut };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
+}
+
+export interface LayOutInput {
+  readonly design: Design;
+  readonly folds: readonly SeenFold[];
+  readonly options: LayoutOptions;
+}
+
+export interface LaidOut {
+  readonly list: CutList;
+  readonly layout: Layout;
 }
 
 export type JobName = keyof Jobs;

@@ -1,4 +1,6 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
+import { cutListOf } from '@/core/5-parts/cutList';
+import { layOut } from '@/core/5-parts/layout';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -32,6 +34,10 @@ export const WORK: Workers = {
   },
   *size(input) {
     return yield* sizeStepwise(input);
+  },
+  *layOut({ design, folds, options }) {
+    const list = cutListOf(design, { folds });
+    return { list, layout: yield* layOut(design, list, options) };
   },
   *chooseDrive(input) {
     return yield* chooseDrive(input);

@@ -3,7 +3,17 @@ import type { FieldChange } from '@/core/2-document/edit/field';
 
 export type Severity = 'stop' | 'caution' | 'note';
 export type Stage =
-  'brief' | 'wing' | 'section' | 'tail' | 'rigging' | 'weights' | 'balance' | 'stability' | 'strength' | 'power';
+  | 'brief'
+  | 'wing'
+  | 'section'
+  | 'tail'
+  | 'rigging'
+  | 'weights'
+  | 'balance'
+  | 'stability'
+  | 'strength'
+  | 'power'
+  | 'plans';
 
 export interface Remedy {
   readonly label: Words;

@@ -10,6 +10,7 @@ import { MARGIN } from './margin';
 
 /** How each kind of line is drawn; the same on paper later. */
 const LINE_LOOK: Record<LineKind, { readonly dash: string | undefined; readonly width: number }> = {
+  cut: { dash: undefined, width: 1 },
   score: { dash: '2 3', width: 1 },
   dent: { dash: '1 4', width: 1.6 },
   peel: { dash: '6 2', width: 0.8 },

@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
 import { brief } from '../brief/stage';
+import { plans } from '../plans/stage';
 import { power } from '../power/stage';
 import { rigging } from '../rigging/stage';
 import { section } from '../section/stage';
@@ -24,6 +25,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   stability,
   strength,
   power,
+  plans,
 };
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);

@@ -2,7 +2,7 @@ import type { Millimetres, Radians } from '@/core/1-base/units/convert';
 import { areaOf, type Bounds, boundsOf, flattened, type Path, type Point, type Similarity, transformed } from './path';
 
 /** What a line on a part is for: how it is worked, or what it marks. */
-export type LineKind = 'score' | 'dent' | 'peel' | 'bevel' | 'hinge' | 'mark';
+export type LineKind = 'cut' | 'score' | 'dent' | 'peel' | 'bevel' | 'hinge' | 'mark';
 
 export interface PartLine {
   readonly kind: LineKind;

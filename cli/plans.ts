@@ -1,0 +1,134 @@
+import '@/core/1-base/zodSetup';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { finish } from '@/core/1-base/steps';
+import { metresFromMillimetres, squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
+import { readDesignText } from '@/core/2-document/readDesign';
+import { areaOfPart, boundsOfPart } from '@/core/3-shape/outline/partOutline';
+import { cutListOf } from '@/core/5-parts/cutList';
+import { costOf, cutLengthOf, layOut, massOfPart, USUAL_LAYOUT } from '@/core/5-parts/layout';
+import { PLAN_FORMATS, type PlanFormat, planFiles } from '@/files/plans/planFiles';
+import { PAPERS } from '@/files/plans/planPdf';
+import { sentence } from '@/words/formatQuantity';
+
+const HELP = `Usage: npm run -s plans -- FILE.json --out DIR [options]
+
+Draws every part of a design at full size, lays the parts on sheets, writes the
+files and prints one JSON object: SI units.
+
+  --out DIR         where the files go; made when it is not there
+  --format F        pdf, svg, dxf, csv or all (default all)
+  --paper P         a4, a3, letter, or sheet for one large page each (default a4)
+  --scale S         all lengths times this, such as 0.25 (default 1)
+  --help            this text
+
+Faults of the file go to standard error with their place; exit status 2.`;
+
+/** Ends with exit status 2, the fault on standard error. */
+function refuse(lines: readonly string[]): never {
+  process.stderr.write(`${lines.join('\n')}\n`);
+  process.exit(2);
+}
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        out: { type: 'string' },
+        format: { type: 'string', default: 'all' },
+        paper: { type: 'string', default: 'a4' },
+        scale: { type: 'string', default: '1' },
+        help: { type: 'boolean', default: false },
+      },
+    });
+  } catch (error) {
+    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
+  }
+}
+
+const PAPER_NAMES = [...Object.keys(PAPERS), 'sheet'] as ('a4' | 'a3' | 'letter' | 'sheet')[];
+
+function main(): void {
+  const { values, positionals } = readArguments();
+  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  const [file, ...others] = positionals;
+  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  if (values.out === undefined) return refuse(['Say where the files go: --out DIR.']);
+  const formats: readonly PlanFormat[] =
+    values.format === 'all' ? PLAN_FORMATS : PLAN_FORMATS.filter((format) => format === values.format);
+  if (formats.length === 0) return refuse([`--format ${values.format}: give pdf, svg, dxf, csv or all.`]);
+  const paper = PAPER_NAMES.find((name) => name === values.paper);
+  if (!paper) return refuse([`--paper ${values.paper}: give a4, a3, letter or sheet.`]);
+  const scale = Number(values.scale);
+  if (!(scale >= 0.02 && scale <= 5))
+    return refuse([`--scale ${values.scale}: give a number from 0.02 to 5, such as 0.25.`]);
+  const read = readDesignText(readOrRefuse(file));
+  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
+  const { design } = read;
+  const list = cutListOf(design);
+  const layout = finish(layOut(design, list, { ...USUAL_LAYOUT, scale }));
+  const heading = { design: design.name, revision: '', date: '', scale };
+  const files = planFiles(design, list, layout, { formats, paper, heading });
+  try {
+    mkdirSync(values.out, { recursive: true });
+    for (const [name, bytes] of files) writeFileSync(join(values.out, name), bytes);
+  } catch (error) {
+    return refuse([`${values.out}: cannot be written (${error instanceof Error ? error.message : String(error)}).`]);
+  }
+  const parts = list.parts.map((part) => {
+    const { left, right, bottom, top } = boundsOfPart(part.outline);
+    return {
+      name: part.name,
+      count: part.count,
+      material: part.material,
+      area: squareMetresFromSquareMillimetres(areaOfPart(part.outline)) * scale ** 2,
+      cutLength: metresFromMillimetres(cutLengthOf(part)) * scale,
+      bounds: [metresFromMillimetres(right - left) * scale, metresFromMillimetres(top - bottom) * scale],
+      mass: massOfPart(design, part) * scale ** 2,
+    };
+  });
+  const names = new Map(list.parts.map(({ id, name }) => [id, name]));
+  process.stdout.write(
+    `${JSON.stringify(
+      {
+        format: 'inclinar-plans',
+        version: 1,
+        parts,
+        rods: list.rods.map(({ name, count, material, size, length }) => ({
+          name,
+          count,
+          material,
+          size,
+          length: metresFromMillimetres(length) * scale,
+        })),
+        sheets: layout.sheets.map(({ material, length, width, utilisation, parts: laid }) => ({
+          material,
+          length: metresFromMillimetres(length),
+          width: metresFromMillimetres(width),
+          utilisation,
+          parts: laid.map(({ id }) => names.get(id) ?? id),
+        })),
+        utilisation: layout.utilisation,
+        cost: costOf(design, layout),
+        files: [...files.keys()],
+        findings: layout.faults.map(({ owner, message }) => ({ owner, message: sentence(message) })),
+      },
+      null,
+      2,
+    )}\n`,
+  );
+}
+
+function readOrRefuse(path: string): string {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch (error) {
+    return refuse([
+      `${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`,
+    ]);
+  }
+}
+
+main();

@@ -1,0 +1,121 @@
+import { say } from '@/core/1-base/words/phrase';
+import type { Design } from '@/core/2-document/schema/design';
+import { outlineFaults } from '@/core/3-shape/outline/partOutline';
+import type { SeenFold } from '@/core/3-shape/pattern/foldPattern';
+import { type Allowances, USUAL_ALLOWANCES } from './allowances';
+import { bodyParts } from './kinds/body';
+import { gaugeParts } from './kinds/gauge';
+import { nameOfSurface } from './kinds/panels';
+import { plateParts } from './kinds/plate';
+import { ribParts, templateParts } from './kinds/rib';
+import { curvedSkinParts, skinParts } from './kinds/skin';
+import type { CutList, CutPart, PartFault, RodPiece } from './part';
+
+export interface CutOptions {
+  readonly folds?: readonly SeenFold[];
+  readonly allowances?: Allowances;
+}
+
+/** Everything that is cut for a design, from the document alone; what cannot be cut says why. */
+export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOWANCES }: CutOptions = {}): CutList {
+  const faults: PartFault[] = [];
+  const surfaces = design.surfaces.map((surface) => {
+    const skins = skinParts(surface, folds);
+    const templates = templateParts(surface);
+    faults.push(...skins.faults);
+    if (!surface.construction && templates.parts.length === 0)
+      faults.push({
+        owner: surface.id,
+        message: say`Nobody says what ${nameOfSurface(surface)} is cut from: choose a sheet for it at its stage.`,
+      });
+    return {
+      parts: [
+        ...plateParts(surface),
+        ...skins.parts,
+        ...curvedSkinParts(surface),
+        ...ribParts(surface),
+        ...templates.parts,
+      ],
+      blocks: templates.blocks,
+    };
+  });
+  const bodies = design.bodies.map((body) => bodyParts(design, body, allowances));
+  faults.push(...bodies.flatMap((body) => body.faults));
+  const all = [
+    ...surfaces.flatMap(({ parts }) => parts),
+    ...bodies.flatMap(({ parts }) => parts),
+    ...gaugeParts(design),
+  ];
+  const parts = all.filter((part) => isSound(part, faults));
+  return { parts, rods: rodsOf(design), blocks: surfaces.flatMap(({ blocks }) => blocks), faults };
+}
+
+/** A part whose outline is none is left out and told of. */
+function isSound(part: CutPart, faults: PartFault[]): boolean {
+  const [fault] = outlineFaults(part.outline);
+  if (fault === undefined) return true;
+  faults.push({
+    owner: part.owner,
+    message: say`${part.name} cannot be cut: ${fault.charAt(0).toLowerCase() + fault.slice(1, -1)}. Look at its stations and at the board again.`,
+  });
+  return false;
+}
+
+const sizeOf = ({
+  shape,
+  width,
+  height,
+  innerDiameter,
+}: {
+  readonly shape: string;
+  readonly width: number;
+  readonly height: number;
+  readonly innerDiameter: number;
+}): string =>
+  shape === 'tube'
+    ? `tube ${width} × ${innerDiameter} mm`
+    : shape === 'round'
+      ? `round ${width} mm`
+      : `${width} × ${height} mm`;
+
+/** Rods along surfaces and bodies, pushrods: each with its length. */
+function rodsOf({ surfaces, bodies }: Design): RodPiece[] {
+  const alongSurfaces = surfaces.flatMap((surface) => [
+    ...surface.spars.map((spar): RodPiece => ({
+      id: `${surface.id}-${spar.id}`,
+      owner: surface.id,
+      name: `${nameOfSurface(surface)}, ${spar.name || spar.id}`,
+      material: spar.material || 'rod',
+      size: sizeOf(spar),
+      length: Math.hypot(spar.end.distanceFromRoot - spar.start.distanceFromRoot, spar.end.x - spar.start.x),
+      count: surface.mirrored ? 2 : 1,
+    })),
+    ...surface.controls.flatMap(({ id, name, servo }): RodPiece[] =>
+      servo?.pushrod
+        ? [
+            {
+              id: `${surface.id}-${id}-pushrod`,
+              owner: surface.id,
+              name: `${name || id}, pushrod`,
+              material: servo.pushrod.material || 'wire',
+              size: sizeOf(servo.pushrod),
+              length: servo.pushrod.length,
+              count: surface.mirrored ? 2 : 1,
+            },
+          ]
+        : [],
+    ),
+  ]);
+  const alongBodies = bodies.flatMap((body) =>
+    body.rods.map((rod): RodPiece => ({
+      id: `${body.id}-${rod.id}`,
+      owner: body.id,
+      name: `${body.name || body.id}, ${rod.name || rod.id}`,
+      material: rod.material || 'rod',
+      size: sizeOf(rod),
+      length: rod.to - rod.from,
+      count: (rod.mirrored ? 2 : 1) * (body.mirrored ? 2 : 1),
+    })),
+  );
+  return [...alongSurfaces, ...alongBodies].filter(({ length }) => length > 0);
+}

@@ -1,0 +1,159 @@
+import { millimetres, say } from '@/core/1-base/words/phrase';
+import type { Station, Surface } from '@/core/2-document/schema/surface';
+import { contourOf } from '@/core/3-shape/section/contour';
+import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
+import { type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
+import type { PartLine } from '@/core/3-shape/outline/partOutline';
+import { type BlockPiece, CARD, type CutPart } from '../part';
+import { anticlockwise } from '../polygons';
+import { edgesAt, nameOfSurface, sidesOf } from './panels';
+
+/** Ribs that stand nearer than that are a block, more than that nobody cuts. */
+const MOST_RIBS = 60;
+
+/** Ribs of a bent sheet or of a wing under film, at even steps from root to tip. */
+export function ribParts(surface: Surface): CutPart[] {
+  const { stations, construction, id } = surface;
+  if (!construction) return [];
+  const name = nameOfSurface(surface);
+  const parts: CutPart[] = [];
+  let number = 0;
+  for (let panel = 0; panel + 1 < stations.length; panel++) {
+    const [a, b] = [stations[panel]!, stations[panel + 1]!];
+    const { section } = a;
+    const spacing =
+      section.kind === 'ribsUnderFilm'
+        ? section.ribSpacing
+        : section.kind === 'curvedPlate'
+          ? section.ribSpacing
+          : undefined;
+    if (spacing === undefined) continue;
+    const length = b.distanceFromRoot - a.distanceFromRoot;
+    const bays = Math.min(MOST_RIBS, Math.max(1, Math.round(length / spacing)));
+    const isLast = panel + 2 === stations.length;
+    for (let rib = 0; rib < bays + (isLast ? 1 : 0); rib++) {
+      const place = a.distanceFromRoot + (length * rib) / bays;
+      const { chord } = edgesAt(surface, place);
+      number++;
+      const label = `${name}, rib ${number}`;
+      parts.push({
+        id: `${id}-rib-${number}`,
+        kind: 'rib',
+        owner: id,
+        name: label,
+        material: construction.material,
+        outline: {
+          name: label,
+          edge: anticlockwise(ribEdge({ ...a, chord })),
+          holes: [],
+          lines: marksOf(chord),
+          texts: [{ words: label, at: [0.3 * chord, 0.02 * chord], height: Math.min(5, 0.03 * chord), turn: 0 }],
+        },
+        ...sidesOf(surface),
+        isAlongGrain: false,
+        hasFace: false,
+        notes: [say`${millimetres(place, 0)} from the root`],
+      });
+    }
+  }
+  return parts;
+}
+
+/** What stands under a sheet, or fills the contour under film. */
+function ribEdge({ section, chord }: Pick<Station, 'section' | 'chord'>): Path {
+  if (section.kind !== 'curvedPlate') return sectionOutline(section, chord).edge;
+  const { x, lower } = contourOf(section, chord);
+  // From the chord line up to the lower face of the sheet.
+  const face = Array.from(x, (place, index): Point => [place * chord, Math.max(0, lower[index]! * chord)]).filter(
+    ([, height], index, all) => height > 0 || index === 0 || index === all.length - 1,
+  );
+  return polygon(face.toReversed());
+}
+
+const PERCENTS = [25, 50, 75] as const;
+
+const marksOf = (chord: number): PartLine[] =>
+  PERCENTS.map((percent) => ({
+    kind: 'mark',
+    path: openLine([
+      [(percent / 100) * chord, -1],
+      [(percent / 100) * chord, 1],
+    ]),
+  }));
+
+/** Marks along a hot-wire template, as percent of the chord; the wire passes them on both sides at the same time. */
+const WIRE_MARKS = Array.from({ length: 11 }, (_, index) => 10 * index);
+/** Room round a section in its block [mm]. */
+const ROUND = 6;
+
+/** Templates for hot wire or carving at every station of a surface that is cut from a block, and the blocks. */
+export function templateParts(surface: Surface): { readonly parts: CutPart[]; readonly blocks: BlockPiece[] } {
+  const { stations, id, mirrored } = surface;
+  const name = nameOfSurface(surface);
+  const isSolid = ({ section }: Station) => section.kind === 'fourDigit' || section.kind === 'coordinates';
+  const parts = stations.flatMap((station, index): CutPart[] => {
+    if (!isSolid(station)) return [];
+    const { section, chord, twist } = station;
+    const outline = sectionOutline(section, chord);
+    const label = `${name}, template ${index + 1}`;
+    const { x, upper, lower } = contourOf(section, chord);
+    return [
+      {
+        id: `${id}-template-${index + 1}`,
+        kind: 'template',
+        owner: id,
+        name: label,
+        material: CARD,
+        outline: {
+          name: label,
+          edge: anticlockwise(outline.edge),
+          holes: [],
+          lines: [
+            ...WIRE_MARKS.slice(1, -1).map((percent): PartLine => {
+              const near = x.findIndex((place) => place >= percent / 100);
+              return {
+                kind: 'mark',
+                path: openLine([
+                  [x[near]! * chord, lower[near]! * chord],
+                  [x[near]! * chord, upper[near]! * chord],
+                ]),
+              };
+            }),
+            { kind: 'mark', path: outline.camber },
+          ],
+          texts: [{ words: label, at: [0.3 * chord, 0.01 * chord], height: Math.min(5, 0.03 * chord), turn: 0 }],
+        },
+        count: 1,
+        mirrored: 0,
+        isAlongGrain: false,
+        hasFace: false,
+        notes: [
+          say`chord ${millimetres(chord, 1)}, twist ${String(twist)}° against the root; marks every tenth of the chord`,
+        ],
+      },
+    ];
+  });
+  const blocks = stations.slice(0, -1).flatMap((a, panel): BlockPiece[] => {
+    const b = stations[panel + 1]!;
+    if (!isSolid(a)) return [];
+    const height = Math.max(...[a, b].map(({ section, chord }) => thicknessOf(section, chord))) + 2 * ROUND;
+    const front = Math.min(a.leadingEdgeOffset, b.leadingEdgeOffset);
+    const rear = Math.max(a.leadingEdgeOffset + a.chord, b.leadingEdgeOffset + b.chord);
+    return [
+      {
+        owner: id,
+        name: stations.length > 2 ? `${name}, block ${panel + 1}` : `${name}, block`,
+        length: b.distanceFromRoot - a.distanceFromRoot,
+        width: rear - front + 2 * ROUND,
+        height,
+        count: mirrored ? 2 : 1,
+      },
+    ];
+  });
+  return { parts, blocks };
+}
+
+function thicknessOf(section: Station['section'], chord: number): number {
+  const { upper, lower } = contourOf(section, chord);
+  return (Math.max(...upper) - Math.min(...lower)) * chord;
+}

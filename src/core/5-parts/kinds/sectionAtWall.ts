@@ -1,0 +1,54 @@
+import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
+import { type Path, transformed } from '@/core/3-shape/outline/path';
+import { edgesAt } from './panels';
+
+/** A wing or tail where it passes a plane beside the middle. */
+export interface Passing {
+  readonly surface: Surface;
+  /** Its section there, in document axes: x aft of the datum, y up. */
+  readonly edge: Path;
+  readonly nose: Millimetres;
+  readonly tail: Millimetres;
+  readonly height: Millimetres;
+}
+
+/** Sections of all surfaces that pass an upright wall at so much beside the middle, each at its own incidence and twist. */
+export function passingAt(surfaces: readonly Surface[], y: Millimetres): Passing[] {
+  return surfaces.flatMap((surface): Passing[] => {
+    if (!surface.mirrored || surface.position.y > y) return [];
+    const [root] = surface.stations;
+    const slope = Math.cos(radiansFromDegrees(root!.dihedral));
+    if (slope < 0.3) return [];
+    const distance = (y - surface.position.y) / slope;
+    if (distance > surface.stations.at(-1)!.distanceFromRoot) return [];
+    const { nose, chord, section } = edgesAt(surface, distance);
+    const rise = distance * Math.sin(radiansFromDegrees(root!.dihedral));
+    const x = surface.position.x + nose;
+    const z = surface.position.z + rise;
+    // Nose up turns the section clockwise as it is seen from the left, x to the right.
+    const turn = -radiansFromDegrees(surface.incidence + twistAt(surface, distance));
+    const { edge } = sectionOutline(section, chord);
+    return [
+      {
+        surface,
+        edge: transformed(edge, { turn, by: [x, z] }),
+        nose: x,
+        tail: x + chord * Math.cos(turn),
+        height: z,
+      },
+    ];
+  });
+}
+
+function twistAt({ stations }: Surface, distance: Millimetres): number {
+  const after = Math.max(
+    1,
+    stations.findIndex(({ distanceFromRoot }) => distanceFromRoot >= distance - 1e-9),
+  );
+  const [a, b] = [stations[after - 1]!, stations[after] ?? stations.at(-1)!];
+  const length = b.distanceFromRoot - a.distanceFromRoot;
+  const share = length > 0 ? Math.min(1, Math.max(0, (distance - a.distanceFromRoot) / length)) : 0;
+  return a.twist + (b.twist - a.twist) * share;
+}

@@ -1,0 +1,84 @@
+import {
+  difference,
+  FillRule,
+  inflatePaths,
+  JoinType,
+  simplifyPath,
+  EndType,
+  intersect,
+  type Paths64,
+} from './clipper';
+import type { Millimetres } from '@/core/1-base/units/convert';
+import { areaOf, flattened, type Path, type Point, polygon, reversed } from '@/core/3-shape/outline/path';
+
+/** Whole numbers for the library: thousandths of a millimetre. */
+const FINE = 1000;
+/** How far an arc may be off [mm]. */
+const TOLERANCE = 0.02;
+/** Corners nearer than that to a straight line are none, in thousandths of a millimetre. */
+const STRAIGHT = 4;
+/** Slivers smaller than this are none [mm²]. */
+const LEAST_AREA = 0.5;
+
+const into = (path: Path): Paths64[number] =>
+  flattened(path, TOLERANCE).map(([x, y]) => ({ x: Math.round(x * FINE), y: Math.round(y * FINE) }));
+const out = (paths: Paths64): Path[] =>
+  paths
+    .map((path) => simplifyPath(path, STRAIGHT, true))
+    .map((path) => polygon(path.map(({ x, y }): Point => [Number(x) / FINE, Number(y) / FINE])))
+    .filter((path) => Math.abs(areaOf(path)) > LEAST_AREA);
+
+/** The same area walked anticlockwise (edge) or clockwise (hole). */
+export const anticlockwise = (path: Path): Path => (areaOf(path) < 0 ? reversed(path) : path);
+export const clockwise = (path: Path): Path => (areaOf(path) > 0 ? reversed(path) : path);
+
+/** An edge with the holes in it. */
+export interface Region {
+  readonly edge: Path;
+  readonly holes: readonly Path[];
+}
+
+/** What is left of an area when others are cut out of it: the largest piece with its holes; null where nothing is. */
+export function cutOut({ edge, holes }: Region, cuts: readonly Path[]): Region | null {
+  if (cuts.length === 0) return { edge, holes };
+  const left = out(
+    difference(
+      [into(anticlockwise(edge)), ...holes.map((hole) => into(clockwise(hole)))],
+      cuts.map((cut) => into(anticlockwise(cut))),
+      FillRule.NonZero,
+    ),
+  );
+  const edges = left.filter((path) => areaOf(path) > 0).toSorted((a, b) => areaOf(b) - areaOf(a));
+  const [largest] = edges;
+  if (!largest) return null;
+  const within = left.filter((path) => areaOf(path) < 0);
+  return { edge: largest, holes: within };
+}
+
+/** How many pieces are left of an area when others are cut out of it. */
+export const piecesLeft = (edge: Path, cuts: readonly Path[]): number =>
+  out(
+    difference(
+      [into(anticlockwise(edge))],
+      cuts.map((cut) => into(anticlockwise(cut))),
+      FillRule.NonZero,
+    ),
+  ).filter((path) => areaOf(path) > 0).length;
+
+/** An area grown all round, or shrunk where negative; corners stay corners. */
+export const grown = (path: Path, by: Millimetres): Path[] =>
+  out(inflatePaths([into(anticlockwise(path))], by * FINE, JoinType.Miter, EndType.Polygon, 4)).filter(
+    (one) => areaOf(one) > 0,
+  );
+
+export const common = (a: Path, b: Path): Path[] =>
+  out(intersect([into(anticlockwise(a))], [into(anticlockwise(b))], FillRule.NonZero)).filter(
+    (path) => areaOf(path) > 0,
+  );
+
+/** An area without what of it is narrower than twice so much; nothing where nothing is left. */
+export function withoutSlivers(path: Path, half: Millimetres): Path {
+  const [core] = grown(path, -half);
+  const [opened] = core ? grown(core, half) : [];
+  return opened ?? path;
+}

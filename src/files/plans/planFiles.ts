@@ -1,0 +1,44 @@
+import { strToU8, zipSync } from 'fflate';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Layout } from '@/core/5-parts/layout';
+import type { CutList } from '@/core/5-parts/part';
+import { cutListTable } from './cutListTable';
+import { planDxf } from './planDxf';
+import { type Paper, planPdf } from './planPdf';
+import { type Heading, planSheets } from './planSheet';
+import { planSvg } from './planSvg';
+
+export const PLAN_FORMATS = ['pdf', 'svg', 'dxf', 'csv'] as const;
+export type PlanFormat = (typeof PLAN_FORMATS)[number];
+
+export interface PlanOptions {
+  readonly formats: readonly PlanFormat[];
+  readonly paper: Paper;
+  readonly heading: Heading;
+  readonly printed?: readonly [number, number];
+}
+
+const fileName = (text: string): string => text.replaceAll(/[^\p{L}\p{N} ._-]+/gu, '').trim() || 'plan';
+
+/** Files of a layout by name: one for all pages, one drawing for each sheet, one table. */
+export function planFiles(
+  design: Design,
+  list: CutList,
+  layout: Layout,
+  { formats, paper, heading, printed }: PlanOptions,
+): Map<string, Uint8Array> {
+  const files = new Map<string, Uint8Array>();
+  const sheets = planSheets(layout, heading);
+  const base = fileName(heading.design);
+  if (formats.includes('pdf') && sheets.length > 0)
+    files.set(`${base}.pdf`, planPdf(sheets, { paper, ...(printed ? { printed } : {}) }));
+  for (const sheet of sheets) {
+    if (formats.includes('svg')) files.set(`${base} ${fileName(sheet.name)}.svg`, strToU8(planSvg(sheet)));
+    if (formats.includes('dxf')) files.set(`${base} ${fileName(sheet.name)}.dxf`, strToU8(planDxf(sheet)));
+  }
+  if (formats.includes('csv')) files.set(`${base} cut list.csv`, strToU8(cutListTable(design, list)));
+  return files;
+}
+
+/** All of them in one archive. */
+export const zipped = (files: ReadonlyMap<string, Uint8Array>): Uint8Array => zipSync(Object.fromEntries(files));

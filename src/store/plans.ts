@@ -1,0 +1,32 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { USUAL_LAYOUT } from '@/core/5-parts/layout';
+import { laidOut, layingCancelled, layingFailed, layingStarted, layingWentOn } from './plansSlice';
+import type { AppThunk } from './reduxStore';
+
+const SLOT = 'plans';
+
+/** Ends the laying out that goes on. */
+export const cancelLaying =
+  (): AppThunk =>
+  (dispatch, _getState, { jobs }) => {
+    dispatch(layingCancelled());
+    jobs.cancel(SLOT);
+  };
+
+/** Lays the parts of a design on sheets in the worker; a newer request or a cancel ends it. */
+export const layOutParts =
+  (design: Design): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { jobs }) => {
+    dispatch(layingStarted());
+    const { run } = getState().plans;
+    const isCurrent = () => getState().plans.run === run;
+    const outcome = await jobs.ask(
+      'layOut',
+      { design, folds: [], options: USUAL_LAYOUT },
+      { lane: 'long', slot: SLOT, onProgress: (progress) => isCurrent() && dispatch(layingWentOn(progress)) },
+    );
+    if (!isCurrent()) return;
+    if (outcome.kind === 'done') dispatch(laidOut({ ...outcome.output, of: design }));
+    else if (outcome.kind === 'failed') dispatch(layingFailed(outcome.message));
+    else dispatch(layingCancelled());
+  };

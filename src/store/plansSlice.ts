@@ -1,0 +1,42 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Progress } from '@/core/1-base/steps';
+import type { LaidOut } from '@/workers/contract';
+import type { Design } from '@/core/2-document/schema/design';
+
+export interface PlansState {
+  /** How far the laying out has come; null when nothing goes on. */
+  readonly progress: Progress | null;
+  /** What was laid out last, and for which state of the design. */
+  readonly laid: (LaidOut & { readonly of: Design }) | null;
+  readonly failure: string | null;
+  /** Part that is looked at, by its id. */
+  readonly chosen: string | null;
+  /** Counts the requests, so that a late answer of an older one is not shown. */
+  readonly run: number;
+}
+
+const initialState: PlansState = { progress: null, laid: null, failure: null, chosen: null, run: 0 };
+
+export const plansSlice = createSlice({
+  name: 'plans',
+  initialState,
+  reducers: {
+    layingStarted: (state) => ({ ...state, progress: { done: 0, total: 1 }, failure: null, run: state.run + 1 }),
+    layingWentOn: (state, { payload }: PayloadAction<Progress>) => ({
+      ...state,
+      progress: state.progress && payload,
+    }),
+    laidOut: (state, { payload }: PayloadAction<NonNullable<PlansState['laid']>>) => ({
+      ...state,
+      progress: null,
+      laid: payload,
+    }),
+    layingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, progress: null, failure: payload }),
+    layingCancelled: (state) => ({ ...state, progress: null, run: state.run + 1 }),
+    partChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, chosen: payload }),
+    plansCleared: (state) => ({ ...initialState, run: state.run + 1 }),
+  },
+});
+
+export const { layingStarted, layingWentOn, laidOut, layingFailed, layingCancelled, partChosen, plansCleared } =
+  plansSlice.actions;
