@@ -200,6 +200,7 @@ function PartList({ laid: { list } }: Pick<LaidProps, 'laid'>) {
       <button
         type="button"
         aria-pressed={chosen === part.id}
+        aria-label={`${part.name}, ${part.count}`}
         className="flex w-full cursor-pointer justify-between gap-2 border-b border-soft py-1 text-left text-read hover:bg-soft aria-pressed:font-semibold"
         onClick={() => dispatch(partChosen(chosen === part.id ? null : part.id))}
       >

@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import { expectAccessible, openDesign, toStage, watchErrors } from './support';
+
+test('every part lies on its sheet, is looked at by keyboard, and follows the wing', async ({ page }) => {
+  const noErrors = watchErrors(page);
+  await openDesign(page, 'Gannet Vee', 'Plans');
+  const sheet = page.getByRole('group', { name: /^Faced board 5 mm 1 with \d+ parts/ });
+  await expect(sheet).toBeVisible();
+  const skin = page.getByRole('button', { name: 'Wing, skin', exact: true }).first();
+  await skin.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('group', { name: 'Wing, skin' })).toBeVisible();
+  await expectAccessible(page);
+  const long = () => page.getByRole('group', { name: 'Wing, skin' }).getByText(/mm$/).first().textContent();
+  const before = await long();
+  await toStage(page, 'Wing');
+  const span = page.getByRole('textbox', { name: /^Span/ }).first();
+  await span.fill('800');
+  await span.press('Enter');
+  await toStage(page, 'Plans');
+  await expect.poll(long).not.toBe(before);
+  noErrors();
+});
+
+test('pages, drawings and tables come as one archive; drawings measure in a browser what they should', async ({
+  page,
+}) => {
+  await openDesign(page, 'Gannet Vee', 'Plans');
+  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'All (ZIP)' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Gannet Vee plans.zip');
+  const files = unzipSync(new Uint8Array(readFileSync(await file.path())));
+  const names = Object.keys(files);
+  expect(names.filter((name) => name.endsWith('.dxf')).length).toBeGreaterThan(1);
+  expect(Buffer.from(files['Gannet Vee.pdf']!.slice(0, 5)).toString()).toBe('%PDF-');
+  expect(Buffer.from(files['Gannet Vee cut list.csv']!).toString()).toMatch(/^part,count/);
+  const svg = Buffer.from(files[names.find((name) => name.endsWith('board 5 mm sheet 1.svg'))!]!).toString();
+  const measured = await page.evaluate((text) => {
+    const { documentElement } = new DOMParser().parseFromString(text, 'image/svg+xml');
+    document.body.append(documentElement);
+    const root = documentElement as unknown as SVGSVGElement;
+    const ruler = root.querySelector('#ruler path') as SVGPathElement;
+    const pixels = ruler.getBoundingClientRect().width;
+    return { units: ruler.getTotalLength(), millimetres: (pixels / 96) * 25.4 };
+  }, svg);
+  expect(measured.units).toBeCloseTo(100, 3);
+  expect(measured.millimetres).toBeCloseTo(100, 1);
+});
