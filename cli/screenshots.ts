@@ -49,6 +49,14 @@ const VIEWS: readonly View[] = [
   { file: 'strength', design: 'Polly Drift', stage: 'Strength' },
   { file: 'power', design: 'Lagoon Postman', stage: 'Power' },
   {
+    file: 'plans',
+    design: 'Atoll Freighter',
+    stage: 'Plans',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Wing, panel 1, skin', exact: true }).first().click();
+    },
+  },
+  {
     file: 'working',
     design: 'Lagoon Postman',
     stage: 'Stability',
@@ -90,7 +98,7 @@ const VIEWS: readonly View[] = [
 
 /** On a phone: picture on top, inputs under it, stages at the foot. */
 const PHONE = { width: 390, height: 844 };
-const ON_PHONE = ['wing', 'balance', 'weights'];
+const ON_PHONE = ['wing', 'balance'];
 
 /** Takes the pictures of docs/screenshots from the demo data, in a fresh browser. */
 async function takeAll(): Promise<void> {

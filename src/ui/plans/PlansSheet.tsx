@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { cancelLaying, layOutParts } from '@/store/plans';
 import { partChosen } from '@/store/plansSlice';
 import { decimal } from '@/words/formatQuantity';
+import { BuildOrder } from './BuildOrder';
 import { Drawing } from '../drawing/Drawing';
 import { useSize } from '../drawing/useSize';
 import { Choices } from '../fields/Choices';
@@ -19,7 +20,12 @@ const NO_HANDLES: readonly never[] = [];
 /** After the last change nothing is laid out for so long [ms]. */
 const SETTLES = 350;
 
-/** All parts as they are cut, laid on their sheets. */
+const VIEWS = [
+  ['sheets', 'Sheets'],
+  ['order', 'Build order'],
+] as const;
+
+/** All parts as they are cut, laid on their sheets; the order of building. */
 export function PlansSheet({ design }: { readonly design: Design }) {
   return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Sheets', sheet: <Sheets design={design} /> }} />;
 }
@@ -28,6 +34,7 @@ function Sheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const { laid, progress, failure } = useAppSelector((state) => state.plans);
   const [shown, setShown] = useState(0);
+  const [view, setView] = useState<'sheets' | 'order'>('sheets');
   useEffect(() => {
     const later = setTimeout(() => void dispatch(layOutParts(design)), SETTLES);
     return () => {
@@ -56,16 +63,25 @@ function Sheets({ design }: { readonly design: Design }) {
   });
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1 pt-9">
-        <SheetDrawing sheet={sheet} name={options[sheets.indexOf(sheet)]![1]} />
+      <div className={`min-h-0 flex-1 ${view === 'sheets' ? 'pt-9' : ''}`}>
+        {view === 'order' ? (
+          <BuildOrder design={design} list={laid.list} />
+        ) : (
+          <SheetDrawing sheet={sheet} name={options[sheets.indexOf(sheet)]![1]} />
+        )}
       </div>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-soft px-3 py-2">
+        <Choices joined label="What is shown" options={VIEWS} value={view} onChange={(next) => next && setView(next)} />
         <Choices
           joined
           label="Sheet that is shown"
           options={options}
           value={String(sheets.indexOf(sheet))}
-          onChange={(next) => next !== null && setShown(Number(next))}
+          onChange={(next) => {
+            if (next === null) return;
+            setView('sheets');
+            setShown(Number(next));
+          }}
           className="max-w-full overflow-x-auto"
         />
         <span className="text-label text-faint">{decimal(sheet.utilisation * 100, 0)} % of it used</span>

@@ -167,6 +167,7 @@ function SheetsNeeded({ design, laid: { layout, list } }: LaidProps) {
           </div>
         </div>
       ))}
+      <WeightOfParts design={design} parts={list.parts} />
       <Fact label="Used, up to the furthest part">{decimal(layout.utilisation * 100, 0)} %</Fact>
       <Fact label="Boards cost">{cost === null ? 'not known: type what a sheet costs' : decimal(cost, 2)}</Fact>
       {list.rods.map(({ id, name, count, size, length }) => (
@@ -189,6 +190,25 @@ function SheetsNeeded({ design, laid: { layout, list } }: LaidProps) {
         </ul>
       )}
     </Section>
+  );
+}
+
+/** What the board parts weigh as they are cut, beside what the weights stage counts for airframe with rods, glue and covering. */
+function WeightOfParts({ design, parts }: { readonly design: Design; readonly parts: readonly CutPart[] }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const counted = useAppSelector((state) =>
+    state.analysis.current?.mass.parts
+      .filter(({ kind }) => kind !== 'item')
+      .reduce((sum, { computed }) => sum + computed, 0),
+  );
+  const own = parts.reduce((sum, part) => sum + part.count * massOfPart(design, part), 0);
+  return (
+    <>
+      <Fact label="Board parts weigh">{formatMass(gramsFromKilograms(own), units)}</Fact>
+      {counted !== undefined && (
+        <Fact label="Weights count for the airframe">{formatMass(gramsFromKilograms(counted), units)}</Fact>
+      )}
+    </>
   );
 }
 

@@ -94,6 +94,7 @@ export const designSchema = z
     loads: loadsSchema.prefault({}).meta({ description: 'What it must bear beside level flight' }),
     mode: identifier('Flight mode that is flown and computed; without it as drawn').optional(),
     levelling: levellingSchema.prefault({}).meta({ description: 'Where the level is laid to set the datum level' }),
+    built: listOf(identifier('Step of the build order'), 400, 'Steps of the build that are done'),
     basedOn: identifier('Revision that this state grew from').optional(),
   })
   .superRefine((design, context) =>
