@@ -10,7 +10,8 @@ import { cutListOf } from '@/core/5-parts/cutList';
 import { costOf, cutLengthOf, layOut, massOfPart, USUAL_LAYOUT } from '@/core/5-parts/layout';
 import { PLAN_FORMATS, type PlanFormat, planFiles } from '@/files/plans/planFiles';
 import { PAPERS } from '@/files/plans/planPdf';
-import { sentence } from '@/words/formatQuantity';
+import { METRIC, sentence } from '@/words/formatQuantity';
+import { analyse } from '@/core/analyse';
 
 const HELP = `Usage: npm run -s plans -- FILE.json --out DIR [options]
 
@@ -57,7 +58,11 @@ function main(): void {
   if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
   if (values.out === undefined) return refuse(['Say where the files go: --out DIR.']);
   const formats: readonly PlanFormat[] =
-    values.format === 'all' ? PLAN_FORMATS : PLAN_FORMATS.filter((format) => format === values.format);
+    values.format === 'all'
+      ? [...PLAN_FORMATS, 'page']
+      : PLAN_FORMATS.filter((format) => format === values.format).flatMap((format): PlanFormat[] =>
+          format === 'pdf' ? ['pdf', 'page'] : [format],
+        );
   if (formats.length === 0) return refuse([`--format ${values.format}: give pdf, svg, dxf, csv or all.`]);
   const paper = PAPER_NAMES.find((name) => name === values.paper);
   if (!paper) return refuse([`--paper ${values.paper}: give a4, a3, letter or sheet.`]);
@@ -70,7 +75,12 @@ function main(): void {
   const list = cutListOf(design);
   const layout = finish(layOut(design, list, { ...USUAL_LAYOUT, scale }));
   const heading = { design: design.name, revision: '', date: '', scale };
-  const files = planFiles(design, list, layout, { formats, paper, heading });
+  const files = planFiles(design, list, layout, {
+    formats,
+    paper,
+    heading,
+    told: { analysis: analyse(design, { without: ['remedies', 'bands', 'workings'] }), units: METRIC },
+  });
   try {
     mkdirSync(values.out, { recursive: true });
     for (const [name, bytes] of files) writeFileSync(join(values.out, name), bytes);

@@ -5,6 +5,8 @@ import type { SeenFold } from '@/core/3-shape/pattern/foldPattern';
 import { type Allowances, USUAL_ALLOWANCES } from './allowances';
 import { bodyParts } from './kinds/body';
 import { gaugeParts } from './kinds/gauge';
+import { braceParts, hornParts } from './kinds/joint';
+import { balanceRig, bladeTemplates } from './kinds/rig';
 import { nameOfSurface } from './kinds/panels';
 import { plateParts } from './kinds/plate';
 import { ribParts, templateParts } from './kinds/rib';
@@ -35,6 +37,8 @@ export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOW
         ...curvedSkinParts(surface),
         ...ribParts(surface),
         ...templates.parts,
+        ...braceParts(surface),
+        ...hornParts(surface),
       ],
       blocks: templates.blocks,
     };
@@ -45,6 +49,8 @@ export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOW
     ...surfaces.flatMap(({ parts }) => parts),
     ...bodies.flatMap(({ parts }) => parts),
     ...gaugeParts(design),
+    ...bladeTemplates(design),
+    ...balanceRig(design),
   ];
   const parts = all.filter((part) => isSound(part, faults));
   return { parts, rods: rodsOf(design), blocks: surfaces.flatMap(({ blocks }) => blocks), faults };

@@ -72,6 +72,13 @@ const sortsOf = ({ materials }: Design): Sort[] => [
 const scaled = (outline: PartOutline, scale: number): PartOutline =>
   scale === 1 ? outline : transformedPart(outline, { scale }, reversed);
 
+/** What a sheet holds, and what of an aircraft of full size can be carried, lengthwise. */
+function longestPiece({ brief }: Design, { length }: Sort, { margin, scale }: LayoutOptions): Millimetres {
+  const carried =
+    brief.longestPanel !== undefined && brief.longestPanel > 100 && scale === 1 ? brief.longestPanel : Infinity;
+  return Math.min((length - 2 * margin) / scale, carried);
+}
+
 /** Lays all parts on the sheets of the design, material by material. */
 export function* layOut(design: Design, list: CutList, options: LayoutOptions = USUAL_LAYOUT): Steps<Layout> {
   const sheets: LaidSheet[] = [];
@@ -81,7 +88,7 @@ export function* layOut(design: Design, list: CutList, options: LayoutOptions = 
   for (const [place, sort] of sorts.entries()) {
     const parts = list.parts
       .filter(({ material }) => material === sort.material)
-      .flatMap((part) => splitToFit(part, (sort.length - 2 * options.margin) / options.scale));
+      .flatMap((part) => splitToFit(part, longestPiece(design, sort, options)));
     if (parts.length === 0) continue;
     const copies = parts.flatMap((part) =>
       Array.from({ length: part.count }, (_, copy) => ({ part, copy, isMirrored: copy >= part.count - part.mirrored })),

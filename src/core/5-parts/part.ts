@@ -19,6 +19,7 @@ export type PartKind =
   | 'tray'
   | 'shell'
   | 'layer'
+  | 'horn'
   | 'gauge';
 
 /** Gauges and templates are cut from whatever is at hand: card, scrap of board, thin ply. */

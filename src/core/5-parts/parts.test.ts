@@ -315,6 +315,56 @@ describe('round bodies, ribs, templates and gauges', () => {
   });
 });
 
+describe('braces, horns, stands and blade templates', () => {
+  const section = sectionSchema.parse({ kind: 'foldedOverSpar', boardThickness: 5, sparHeight: 14, sparPosition: 0.3 });
+  const hollow = (dihedral: number) => ({
+    ...trapezoid(400, 200),
+    construction,
+    stations: [0, 400].map((distanceFromRoot) => ({
+      distanceFromRoot,
+      chord: 200,
+      section,
+      dihedral: distanceFromRoot === 0 ? dihedral : 0,
+    })),
+  });
+
+  test('a root brace is as high as the room in the fold, and bent by twice the dihedral', () => {
+    const brace = partOf(listOf([hollow(5)] as never).parts, 'brace');
+    const { vertices } = brace.outline.edge;
+    const [a, b, c] = vertices.filter(({ y }, index) => index < 3 || y < 0).slice(0, 3);
+    const bend = (Math.atan2(c!.y - b!.y, c!.x - b!.x) - Math.atan2(b!.y - a!.y, b!.x - a!.x)) * (180 / Math.PI);
+    expect(bend).toBeCloseTo(10, 6);
+    // Both legs are as high everywhere: area is height times the length of the bent middle line.
+    expectWithin(areaOfPart(brace.outline), 14 * 2 * 70 - 14 ** 2 * Math.tan((5 * Math.PI) / 180), 1e-3);
+    expect(listOf([hollow(0)] as never).parts.filter(({ kind }) => kind === 'brace')).toEqual([]);
+  });
+
+  test('a horn has its hole as high above the hinge as the linkage says', () => {
+    const control = { id: 'aileron', function: 'aileron', servo: { horn: 13 } };
+    const horn = partOf(listOf([{ ...trapezoid(400, 200), construction, controls: [control] } as never]).parts, 'horn');
+    const [hole] = horn.outline.holes;
+    expect(hole!.vertices.every(({ y }) => y === 13)).toBe(true);
+    expectWithin(-areaOf(hole!), Math.PI * 0.8 ** 2, 1e-6);
+  });
+
+  test('uprights and feet of the stand slot into one another at half their height', () => {
+    const stand = listOf([{ ...trapezoid(400, 200), construction }]).parts.filter(({ owner }) => owner === 'bench');
+    expect(stand.map(({ count }) => count)).toEqual([2, 2]);
+    expect(stand.every(({ outline }) => outlineFaults(outline).length === 0)).toBe(true);
+  });
+
+  test('an own blade has a template for each of its places, sloped as it is', () => {
+    const blade = [0.3, 0.6, 0.95].map((share, index) => ({ share, chord: 20 - 4 * index, angle: 40 - 12 * index }));
+    const { parts } = listOf([{ ...trapezoid(400, 200), construction }], { propulsion: [{ id: 'drive', blade }] });
+    const notes = parts.filter(({ name }) => name.includes('blade at')).map(({ notes: [note] }) => said(note));
+    expect(notes).toEqual([
+      '30 mm from the middle of the hub, 40.0° to the disc',
+      '60 mm from the middle of the hub, 28.0° to the disc',
+      '95 mm from the middle of the hub, 16.0° to the disc',
+    ]);
+  });
+});
+
 describe('parts longer than a sheet', () => {
   const long = partOf(listOf([{ ...trapezoid(900, 200, 140), construction }]).parts, 'plate');
 

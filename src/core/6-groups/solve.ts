@@ -25,8 +25,14 @@ export function solve(design: Design, options: AnalyseOptions): Solved {
   const fault = prepared ? referenceFault(prepared) : NO_WING;
   const solution = prepared && fault === null ? new Solution(prepared, options) : null;
   const known = new Map<Group, unknown>();
+  // Each is computed when it is read, not when it is only needed now and then.
   const neededBy = (group: Group) =>
-    Object.fromEntries(Object.entries(group.needs).map(([name, one]) => [name, valueOf(one)]));
+    Object.defineProperties(
+      {},
+      Object.fromEntries(
+        Object.entries(group.needs).map(([name, one]) => [name, { enumerable: true, get: () => valueOf(one) }] as const),
+      ),
+    ) as Record<string, unknown>;
   const compute = (group: Group): unknown => {
     if (!solution) return group.empty(fault ?? NO_WING, design);
     try {

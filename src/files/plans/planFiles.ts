@@ -2,20 +2,26 @@ import { strToU8, zipSync } from 'fflate';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Layout } from '@/core/5-parts/layout';
 import type { CutList } from '@/core/5-parts/part';
+import type { Analysis } from '@/core/analyse';
+import type { DisplayUnits } from '@/words/formatQuantity';
 import { cutListTable } from './cutListTable';
+import { designPage } from './designPage';
 import { planDxf } from './planDxf';
 import { type Paper, planPdf } from './planPdf';
-import { type Heading, planSheets } from './planSheet';
+import { headOf, type Heading, planSheets } from './planSheet';
 import { planSvg } from './planSvg';
 
 export const PLAN_FORMATS = ['pdf', 'svg', 'dxf', 'csv'] as const;
-export type PlanFormat = (typeof PLAN_FORMATS)[number];
+/** Those, and the one page of the design. */
+export type PlanFormat = (typeof PLAN_FORMATS)[number] | 'page';
 
 export interface PlanOptions {
   readonly formats: readonly PlanFormat[];
   readonly paper: Paper;
   readonly heading: Heading;
   readonly printed?: readonly [number, number];
+  /** What the one page of the design tells; without it there is none. */
+  readonly told?: { readonly analysis: Analysis; readonly units: DisplayUnits };
 }
 
 const fileName = (text: string): string => text.replaceAll(/[^\p{L}\p{N} ._-]+/gu, '').trim() || 'plan';
@@ -25,13 +31,15 @@ export function planFiles(
   design: Design,
   list: CutList,
   layout: Layout,
-  { formats, paper, heading, printed }: PlanOptions,
+  { formats, paper, heading, printed, told }: PlanOptions,
 ): Map<string, Uint8Array> {
   const files = new Map<string, Uint8Array>();
   const sheets = planSheets(layout, heading);
   const base = fileName(heading.design);
   if (formats.includes('pdf') && sheets.length > 0)
     files.set(`${base}.pdf`, planPdf(sheets, { paper, ...(printed ? { printed } : {}) }));
+  if (formats.includes('page') && told)
+    files.set(`${base} one page.pdf`, designPage(design, told.analysis, { units: told.units, title: headOf(heading) }));
   for (const sheet of sheets) {
     if (formats.includes('svg')) files.set(`${base} ${fileName(sheet.name)}.svg`, strToU8(planSvg(sheet)));
     if (formats.includes('dxf')) files.set(`${base} ${fileName(sheet.name)}.dxf`, strToU8(planDxf(sheet)));

@@ -1,9 +1,9 @@
-import { jsPDF } from 'jspdf';
-import font from '@expo-google-fonts/ibm-plex-sans/400Regular/IBMPlexSans_400Regular.ttf?inline';
+import type { jsPDF } from 'jspdf';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { flattened } from '@/core/3-shape/outline/path';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { LAYER_LOOKS, linesOf } from './layers';
+import { bytesOf, newDocument } from './page';
 import type { PlanSheet } from './planSheet';
 import { RULER_ROOM, rulerLines } from './ruler';
 
@@ -23,10 +23,6 @@ const CROSS = 4;
 /** How far a drawn arc may be off [mm]. */
 const TOLERANCE = 0.02;
 const POINTS_PER_MILLIMETRE = 72 / 25.4;
-/** Bytes repeat: the same design gives the same file. */
-const ALWAYS = "D:20260101000000+00'00'";
-const FILE_ID = '0123456789ABCDEF0123456789ABCDEF';
-
 export interface PdfOptions {
   readonly paper: Paper;
   /** Lengths on paper over lengths asked, as the printer was measured: along and across. */
@@ -35,20 +31,12 @@ export interface PdfOptions {
 
 /** All sheets at full size: each as one large page, or tiled on paper with overlap, crosses and a map of the pages. */
 export function planPdf(sheets: readonly PlanSheet[], { paper, printed = [1, 1] }: PdfOptions): Uint8Array {
-  const pdf = new jsPDF({ unit: 'mm', format: [100, 100], compress: true });
-  pdf.setCreationDate(ALWAYS);
-  pdf.setFileId(FILE_ID);
-  pdf.viewerPreferences({ PrintScaling: 'None' });
-  pdf.addFileToVFS('plex.ttf', font.slice(font.indexOf(',') + 1));
-  pdf.addFont('plex.ttf', 'plex', 'normal');
-  pdf.setFont('plex');
+  const pdf = newDocument();
   for (const sheet of sheets) {
     if (paper === 'sheet') wholePage(pdf, sheet, printed);
     else tiles(pdf, sheet, PAPERS[paper], printed);
   }
-  // The first page is that of the library, made before its size was known.
-  if (pdf.getNumberOfPages() > 1) pdf.deletePage(1);
-  return new Uint8Array(pdf.output('arraybuffer'));
+  return bytesOf(pdf);
 }
 
 type Pdf = jsPDF;

@@ -17,7 +17,11 @@ export interface Heading {
   readonly scale: number;
 }
 
-/** Title of every page: design, revision, date and scale. */
+/** Design, revision and date. */
+export const headOf = ({ design, revision, date }: Heading): string =>
+  [design, revision, date].filter((words) => words !== '').join(' · ');
+
+/** That with the scale, as every page at full size carries it. */
 export const titleOf = ({ design, revision, date, scale }: Heading): string =>
   [design, revision, date, scale === 1 ? 'scale 1:1' : `scale 1:${Math.round((1 / scale) * 100) / 100}`]
     .filter((words) => words !== '')

@@ -1,8 +1,10 @@
 import { unzipSync } from 'fflate';
-import { DxfParser } from 'dxf-parser';
+import Reader from 'dxf-parser';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
+import { analyse } from '@/core/analyse';
+import { METRIC } from '@/words/formatQuantity';
 import { finish } from '@/core/1-base/steps';
 import { cutListOf } from '@/core/5-parts/cutList';
 import { layOut, USUAL_LAYOUT } from '@/core/5-parts/layout';
@@ -64,7 +66,7 @@ interface Entity {
 }
 
 describe('drawing exchange files', () => {
-  const read = (text: string) => new DxfParser().parseSync(text)!.entities as unknown as Entity[];
+  const read = (text: string) => new Reader().parseSync(text)!.entities as unknown as Entity[];
 
   test('read back by another reader: the same lengths on the same layers, arcs as arcs', () => {
     const entities = read(planDxf(sheet));
@@ -104,11 +106,14 @@ describe('scalable drawings', () => {
   });
 });
 
-describe('pages', () => {
-  const text = (bytes: Uint8Array) => new TextDecoder('latin1').decode(bytes);
-  const boxes = (bytes: Uint8Array) =>
-    [...text(bytes).matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(([, w, h]) => [Number(w), Number(h)]);
+/** Sizes of the pages of a document, in points. */
+const boxes = (bytes: Uint8Array) =>
+  [...new TextDecoder('latin1').decode(bytes).matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(([, w, h]) => [
+    Number(w),
+    Number(h),
+  ]);
 
+describe('pages', () => {
   test('one page a sheet is as large as it and its margins; on A4 it is tiled, pages without a line left out', () => {
     const [[width, height]] = boxes(planPdf([sheet], { paper: 'sheet' })) as [[number, number]];
     expectWithin(width, ((200 + 16) * 72) / 25.4, 1e-3);
@@ -128,6 +133,19 @@ describe('pages', () => {
     expect(planPdf([sheet], { paper: 'a4', printed: [0.98, 1] })).not.toEqual(pdf);
     const [[width]] = boxes(planPdf([sheet], { paper: 'sheet', printed: [0.98, 1] })) as [[number, number]];
     expectWithin(width, ((200 / 0.98 + 16) * 72) / 25.4, 1e-3);
+  });
+});
+
+describe('the one page', () => {
+  test('tells the design on a single upright page, and the files hold it where it is asked for', () => {
+    const analysis = analyse(design, { without: ['remedies', 'bands', 'workings'] });
+    const told = { analysis, units: METRIC };
+    const files = planFiles(design, list, layout, { formats: ['page'], paper: 'a4', heading, told });
+    expect([...files.keys()]).toEqual(['Lagoon Postman one page.pdf']);
+    const page = [...files.values()][0]!;
+    expect(boxes(page)).toHaveLength(1);
+    expectWithin(boxes(page)[0]![1]!, (297 * 72) / 25.4, 1e-3);
+    expect(page.length).toBeGreaterThan(20_000);
   });
 });
 

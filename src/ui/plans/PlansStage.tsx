@@ -89,6 +89,8 @@ function ToPaper({ design, laid }: LaidProps) {
   const [paper, setPaper] = useState<Paper>('a4');
   const [measured, setMeasured] = useState<readonly [number, number]>([RULER, RULER]);
   const [isBusy, setIsBusy] = useState(false);
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const units = useAppSelector((state) => state.settings.units);
   const take = async (formats: readonly PlanFormat[], asZip = false) => {
     setIsBusy(true);
     try {
@@ -100,6 +102,7 @@ function ToPaper({ design, laid }: LaidProps) {
         paper,
         heading: { design: design.name, revision: '', date, scale: 1 },
         printed: [measured[0] / RULER, measured[1] / RULER],
+        ...(analysis ? { told: { analysis, units } } : {}),
       });
       if (files.size === 0) toast.error('There is nothing to write: no part lies on a sheet.');
       else if (asZip || files.size > 1)
@@ -129,6 +132,9 @@ function ToPaper({ design, laid }: LaidProps) {
         <Button look="strong" disabled={isBusy} onClick={() => void take(['pdf'])}>
           Pages (PDF)
         </Button>
+        <Button disabled={isBusy || !analysis} onClick={() => void take(['page'])}>
+          One page
+        </Button>
         <Button disabled={isBusy} onClick={() => void take(['svg'])}>
           SVG
         </Button>
@@ -138,7 +144,7 @@ function ToPaper({ design, laid }: LaidProps) {
         <Button disabled={isBusy} onClick={() => void take(['csv'])}>
           Cut list
         </Button>
-        <Button disabled={isBusy} onClick={() => void take(['pdf', 'svg', 'dxf', 'csv'], true)}>
+        <Button disabled={isBusy} onClick={() => void take(['pdf', 'page', 'svg', 'dxf', 'csv'], true)}>
           All (ZIP)
         </Button>
       </div>

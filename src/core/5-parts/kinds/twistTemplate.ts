@@ -1,5 +1,11 @@
-import type { Metres } from '@/core/1-base/units/convert';
-import type { BladePlace } from './blade';
+import type { Fraction, Metres, Radians } from '@/core/1-base/units/convert';
+
+/** A place of a blade: share of the radius, chord and angle against the disc. */
+interface BladePlace {
+  readonly share: Fraction;
+  readonly chord: Metres;
+  readonly angle: Radians;
+}
 
 /** A closed line in the plane of a template: along its foot, up [m]. */
 export interface TwistTemplate {
