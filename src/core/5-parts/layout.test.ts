@@ -108,9 +108,10 @@ describe('layouts of the fleet', () => {
         expect(Math.min(left, bottom)).toBeGreaterThan(USUAL_LAYOUT.margin - 0.4);
         expect(right).toBeLessThan(length - USUAL_LAYOUT.margin + 0.4);
         expect(top).toBeLessThan(width - USUAL_LAYOUT.margin + 0.4);
+        const around = grown(part.outline.edge, USUAL_LAYOUT.gap - 0.1);
         for (const other of parts.slice(index + 1))
           expect(
-            grown(part.outline.edge, USUAL_LAYOUT.gap - 0.1).flatMap((edge) => common(edge, other.outline.edge)),
+            around.flatMap((edge) => common(edge, other.outline.edge)),
             `${part.id} and ${other.id}`,
           ).toEqual([]);
       }
