@@ -82,3 +82,15 @@ export function withoutSlivers(path: Path, half: Millimetres): Path {
   const [opened] = core ? grown(core, half) : [];
   return opened ?? path;
 }
+
+/** Lowest and highest place of a closed path over an x. */
+export function spanAt({ vertices }: Path, x: Millimetres): readonly [Millimetres, Millimetres] {
+  let [low, high] = [Infinity, -Infinity];
+  vertices.forEach((a, index) => {
+    const b = vertices[(index + 1) % vertices.length]!;
+    if (Math.min(a.x, b.x) > x || Math.max(a.x, b.x) < x || a.x === b.x) return;
+    const y = a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+    [low, high] = [Math.min(low, y), Math.max(high, y)];
+  });
+  return [low, high];
+}

@@ -1,9 +1,9 @@
 import { millimetres, say } from '@/core/1-base/words/phrase';
 import type { Millimetres } from '@/core/1-base/units/convert';
 import { boundsOfPart, type PartLine } from '@/core/3-shape/outline/partOutline';
-import { type Point, polygon } from '@/core/3-shape/outline/path';
+import { type Path, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { CutPart } from './part';
-import { common, cutOut } from './polygons';
+import { common, cutOut, spanAt } from './polygons';
 
 /** Where a part may rather be cut: at a line across it that is drawn anyway, this near to an even share [of the piece]. */
 const RATHER = 0.25;
@@ -141,24 +141,12 @@ export function splitToFit(part: CutPart, longest: Millimetres): CutPart[] {
   return [...parts, ...braces];
 }
 
-/** Lowest and highest place of an edge over an x, and what lies between. */
-function heightsAt({ vertices }: { readonly vertices: readonly Vertex[] }, x: Millimetres): readonly [number, number] {
-  let [low, high] = [Infinity, -Infinity];
-  vertices.forEach((a, index) => {
-    const b = vertices[(index + 1) % vertices.length]!;
-    if (Math.min(a.x, b.x) > x || Math.max(a.x, b.x) < x || a.x === b.x) return;
-    const y = a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
-    [low, high] = [Math.min(low, y), Math.max(high, y)];
-  });
-  return low <= high ? [low, high] : [0, 0];
-}
-
-const middleAt = (edge: { readonly vertices: readonly Vertex[] }, x: Millimetres): number => {
-  const [low, high] = heightsAt(edge, x);
-  return (low + high) / 2;
+const middleAt = (edge: Path, x: Millimetres): Millimetres => {
+  const [low, high] = spanAt(edge, x);
+  return low <= high ? (low + high) / 2 : 0;
 };
 
 const spanOf = ({ outline }: CutPart, x: Millimetres): Millimetres => {
-  const [low, high] = heightsAt(outline.edge, x);
-  return high - low;
+  const [low, high] = spanAt(outline.edge, x);
+  return Math.max(0, high - low);
 };

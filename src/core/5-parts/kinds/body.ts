@@ -7,7 +7,7 @@ import type { PartLine, PartOutline } from '@/core/3-shape/outline/partOutline';
 import type { Allowances } from '../allowances';
 import { develop, type Place3 } from '../develop';
 import type { CutPart, PartFault, PartKind } from '../part';
-import { anticlockwise, cutOut, grown, piecesLeft, withoutSlivers } from '../polygons';
+import { anticlockwise, cutOut, grown, piecesLeft, spanAt, withoutSlivers } from '../polygons';
 import { nameOfSurface } from './panels';
 import { passingAt } from './sectionAtWall';
 
@@ -181,18 +181,6 @@ function joinedUp(slot: Path, room: readonly Point[]): Path {
     return [x, isUp ? low : high];
   });
   return polygon(isUp ? [...inner, [right, far], [left, far]] : [[left, far], [right, far], ...inner.toReversed()]);
-}
-
-/** Lowest and highest place of a closed path over an x. */
-function spanAt({ vertices }: Path, x: Millimetres): readonly [Millimetres, Millimetres] {
-  let [low, high] = [Infinity, -Infinity];
-  vertices.forEach((a, index) => {
-    const b = vertices[(index + 1) % vertices.length]!;
-    if (Math.min(a.x, b.x) > x || Math.max(a.x, b.x) < x || a.x === b.x) return;
-    const y = a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
-    [low, high] = [Math.min(low, y), Math.max(high, y)];
-  });
-  return [low, high];
 }
 
 const boundsOf = ({ vertices }: Path) => ({
