@@ -72,7 +72,7 @@ function main(): void {
   const read = readDesignText(readOrRefuse(file));
   if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
   const { design } = read;
-  const list = cutListOf(design);
+  const list = cutListOf(design, { folds: read.records.trialFolds });
   const layout = finish(layOut(design, list, { ...USUAL_LAYOUT, scale }));
   const heading = { design: design.name, revision: '', date: '', scale };
   const files = planFiles(design, list, layout, {

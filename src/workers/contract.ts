@@ -1,6 +1,6 @@
 import type { Progress } from '@/core/1-base/steps';
 import type { Analysis, AnalyseOptions } from '@/core/analyse';
-import type { SeenFold } from '@/core/3-shape/pattern/foldPattern';
+import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
 import type { Layout, LayoutOptions } from '@/core/5-parts/layout';
 import type { CutList } from '@/core/5-parts/part';
 import type { Design } from '@/core/2-document/schema/design';
@@ -27,7 +27,7 @@ export interface Jobs {
 
 export interface LayOutInput {
   readonly design: Design;
-  readonly folds: readonly SeenFold[];
+  readonly folds: readonly FoldOfSheet[];
   readonly options: LayoutOptions;
 }
 

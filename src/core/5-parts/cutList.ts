@@ -1,7 +1,7 @@
 import { say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
-import type { SeenFold } from '@/core/3-shape/pattern/foldPattern';
+import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
 import { type Allowances, USUAL_ALLOWANCES } from './allowances';
 import { bodyParts } from './kinds/body';
 import { gaugeParts } from './kinds/gauge';
@@ -14,7 +14,8 @@ import { curvedSkinParts, skinParts } from './kinds/skin';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
 export interface CutOptions {
-  readonly folds?: readonly SeenFold[];
+  /** Trial folds on record; those of its own sheet count for a surface. */
+  readonly folds?: readonly FoldOfSheet[];
   readonly allowances?: Allowances;
 }
 
@@ -22,7 +23,8 @@ export interface CutOptions {
 export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOWANCES }: CutOptions = {}): CutList {
   const faults: PartFault[] = [];
   const surfaces = design.surfaces.map((surface) => {
-    const skins = skinParts(surface, folds);
+    const own = folds.filter(({ material }) => material === surface.construction?.material);
+    const skins = skinParts(surface, own);
     const templates = templateParts(surface);
     faults.push(...skins.faults);
     if (!surface.construction && templates.parts.length === 0)

@@ -171,6 +171,22 @@ describe('folds', () => {
     expect([spar.right - spar.left, spar.top - spar.bottom]).toEqual([400, 14]);
   });
 
+  test('trial folds of its own sheet make the skin wider, those of another do not', () => {
+    const stations = [0, 400].map((distanceFromRoot) => ({ distanceFromRoot, chord: 200, section }));
+    const design = designOf([{ ...trapezoid(400, 200), construction, stations }], { materials: MATERIALS });
+    const fold = { scoredFace: 'inner', angle: 180, shortfall: 3 } as const;
+    const wide = (material: string) => {
+      const { bottom, top } = boundsOfPart(
+        partOf(cutListOf(design, { folds: [{ ...fold, material }] }).parts, 'skin').outline,
+      );
+      return top - bottom;
+    };
+    const folds = [fold];
+    const asked = foldPattern(section, 200, { scored: 'inner', folds }).cutWidth;
+    expect(Math.abs(wide('board') - asked)).toBeLessThan(0.15);
+    expect(wide('board') - wide('other')).toBeGreaterThan(2.5);
+  });
+
   test('a contour that cannot be folded says so with a remedy', () => {
     const thick = { ...section, boardThickness: 10, sparPosition: 0.05 } as typeof section;
     const stations = [0, 400].map((distanceFromRoot) => ({ distanceFromRoot, chord: 120, section: thick }));

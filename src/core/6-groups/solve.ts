@@ -30,7 +30,9 @@ export function solve(design: Design, options: AnalyseOptions): Solved {
     Object.defineProperties(
       {},
       Object.fromEntries(
-        Object.entries(group.needs).map(([name, one]) => [name, { enumerable: true, get: () => valueOf(one) }] as const),
+        Object.entries(group.needs).map(
+          ([name, one]) => [name, { enumerable: true, get: () => valueOf(one) }] as const,
+        ),
       ),
     ) as Record<string, unknown>;
   const compute = (group: Group): unknown => {

@@ -12,6 +12,7 @@ import { BuildOrder } from './BuildOrder';
 import { Drawing } from '../drawing/Drawing';
 import { useSize } from '../drawing/useSize';
 import { Choices } from '../fields/Choices';
+import { useRecords } from '../records/useRecords';
 import { Paper } from '../sheet/Paper';
 import { Button } from '../shell/buttons';
 import { HiddenTable } from '../sheet/HiddenTable';
@@ -33,15 +34,16 @@ export function PlansSheet({ design }: { readonly design: Design }) {
 function Sheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const { laid, progress, failure } = useAppSelector((state) => state.plans);
+  const folds = useRecords('trialFolds');
   const [shown, setShown] = useState(0);
   const [view, setView] = useState<'sheets' | 'order'>('sheets');
   useEffect(() => {
-    const later = setTimeout(() => void dispatch(layOutParts(design)), SETTLES);
+    const later = setTimeout(() => void dispatch(layOutParts(design, folds)), SETTLES);
     return () => {
       clearTimeout(later);
       dispatch(cancelLaying());
     };
-  }, [dispatch, design]);
+  }, [dispatch, design, folds]);
   if (!laid)
     return (
       <div className="p-6">

@@ -42,6 +42,9 @@ export interface FoldPattern {
 /** What a trial fold of this board showed. */
 export type SeenFold = Pick<TrialFold, 'scoredFace' | 'angle' | 'shortfall'>;
 
+/** A trial fold of the sheet of a design that it names. */
+export type FoldOfSheet = SeenFold & Pick<TrialFold, 'material'>;
+
 /** How much more length this board takes per radian than its kept face says, from its trial folds [mm/rad]. */
 export function bendCorrection(folds: readonly SeenFold[], scored: Face): number {
   const trials = folds.filter(({ scoredFace, angle }) => scoredFace === scored && angle > 0);
