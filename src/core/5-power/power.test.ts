@@ -30,31 +30,34 @@ describe('momentum', () => {
 });
 
 describe('propellers by blade elements', () => {
-  const sizes = [5, 7, 9, 11].flatMap((inch) => [0.4, 0.55, 0.7, 0.85, 1].map((ratio) => [inch, ratio] as const));
+  const sizes = [5, 7, 9, 11].flatMap((inch) => [0.4, 0.45, 0.6, 0.75, 0.9, 1].map((ratio) => [inch, ratio] as const));
 
   test.each(sizes)('%f in, pitch %f diameters: within what was measured on propellers of such sizes', (inch, ratio) => {
     const diameter = inch * INCH;
     const propeller = usualPropeller(diameter, ratio * diameter, 2);
     const turns = (inch < 8 ? 11_000 : 6_000) / 60;
     const still = coefficients(propeller, 0, turns, air);
-    expect(still.thrust).toBeGreaterThan(0.07);
+    expect(still.thrust).toBeGreaterThan(0.08);
     expect(still.thrust).toBeLessThan(0.14);
-    expect(still.power).toBeGreaterThan(0.025);
-    expect(still.power).toBeLessThan(0.08);
+    expect(still.power).toBeGreaterThan(0.03);
+    expect(still.power).toBeLessThan(0.07);
     const merit = figureOfMerit(still.thrust, still.power);
-    expect(merit).toBeGreaterThan(0.42);
-    expect(merit).toBeLessThan(0.68);
+    expect(merit).toBeGreaterThan(0.45);
+    expect(merit).toBeLessThan(0.65);
     const run = Array.from({ length: 70 }, (_, index) => 0.02 * (index + 1)).map((advance) =>
       coefficients(propeller, advance * turns * diameter, turns, air),
     );
     const pulling = run.filter(({ thrust }) => thrust > 0);
     const idle = pulling.at(-1)!.advance / ratio;
-    expect(idle).toBeGreaterThan(1.1);
-    expect(idle).toBeLessThan(1.32);
+    expect(idle).toBeGreaterThan(1.07);
+    expect(idle).toBeLessThan(1.31);
     const best = pulling.reduce((a, b) => (b.efficiency > a.efficiency ? b : a));
-    expect(best.efficiency).toBeGreaterThan(0.28);
-    expect(best.efficiency).toBeLessThan(0.78);
-    expect(best.advance / pulling.at(-1)!.advance).toBeGreaterThan(0.55);
+    // Half of what was measured of 9 to 11 in lies there; smaller ones turn at lower Reynolds numbers.
+    const [least, most] =
+      ratio <= 0.45 ? [0.45, 0.58] : ratio < 0.7 ? [0.5, 0.62] : ratio < 0.8 ? [0.55, 0.65] : [0.58, 0.66];
+    expect(best.efficiency).toBeGreaterThan(inch < 9 || ratio < 0.45 ? least - 0.03 : least);
+    expect(best.efficiency).toBeLessThan(most);
+    expect(best.advance / pulling.at(-1)!.advance).toBeGreaterThan(0.62);
     expect(best.advance / pulling.at(-1)!.advance).toBeLessThan(0.82);
     // No more than momentum allows, at any speed.
     for (const { advance, thrust, efficiency } of pulling)
@@ -74,7 +77,7 @@ describe('propellers by blade elements', () => {
     const ratio = coefficients(propeller, 0, 2500 / 60, air).thrust / coefficients(propeller, 0, 100, air).thrust;
     expect(ratio).toBeGreaterThan(0.9);
     expect(ratio).toBeLessThan(0.98);
-    expect(best(100) - best(2500 / 60)).toBeGreaterThan(0.03);
+    expect(best(100) - best(2500 / 60)).toBeGreaterThan(0.015);
     expect(best(100) - best(2500 / 60)).toBeLessThan(0.12);
     const high = airAt(2000, 15);
     expectWithin(

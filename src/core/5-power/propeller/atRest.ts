@@ -2,7 +2,7 @@ import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { MetresPerSecond, SquareMetres } from '@/core/1-base/units/convert';
 import type { Air } from '@/core/5-aero/atmosphere';
 import { bladeAt, type Propeller } from './blade';
-import { turning } from './bladeElements';
+import { bladesTurning } from './bladeElements';
 import { bladeSection } from './bladeSection';
 
 /** Rings that a blade is cut into. */
@@ -66,11 +66,11 @@ export function windmillingDragArea(
   held: number,
 ): SquareMetres | null {
   const { diameter } = propeller;
-  const surplus = (perSecond: number) => -turning(propeller, speed, perSecond, air).torque - held;
+  const surplus = (perSecond: number) => -bladesTurning(propeller, speed, perSecond, air).torque - held;
   const [low, high] = [speed / (SLOWEST_TURN * diameter), speed / (FASTEST_TURN * diameter)];
   if (surplus(low) <= 0) return null;
   const found = findRoot(surplus, { low, high, tolerance: 1e-4 * low });
   if (found.kind === 'notBracketed') return null;
   const pressure = (air.density * speed ** 2) / 2;
-  return Math.max(0, -turning(propeller, speed, found.x, air).thrust / pressure);
+  return Math.max(0, -bladesTurning(propeller, speed, found.x, air).thrust / pressure);
 }

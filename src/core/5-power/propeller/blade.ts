@@ -15,29 +15,37 @@ export interface Propeller {
   readonly places: readonly BladePlace[];
 }
 
-/** Chord over radius of a usual moulded propeller with two blades, by share of the radius; solidity about 0.09. Source: middle of generic shapes, ±20 %. */
+/** Chord over radius of a usual moulded propeller with two blades, by share of the radius, at a pitch of 0.7 diameters; solidity about 0.09. Source: middle of generic shapes, ±20 %. */
 const USUAL_CHORD: readonly (readonly [share: number, chord: number])[] = [
-  [0.15, 0.118],
-  [0.2, 0.14],
-  [0.3, 0.179],
-  [0.4, 0.196],
-  [0.5, 0.196],
+  [0.15, 0.125],
+  [0.2, 0.147],
+  [0.3, 0.186],
+  [0.4, 0.201],
+  [0.5, 0.199],
   [0.6, 0.183],
-  [0.7, 0.162],
-  [0.8, 0.134],
-  [0.9, 0.101],
-  [0.97, 0.067],
-  [1, 0.034],
+  [0.7, 0.16],
+  [0.8, 0.131],
+  [0.9, 0.097],
+  [0.97, 0.064],
+  [1, 0.032],
 ];
+
+/** Steeper propellers are made narrower: share of the chord for each diameter of pitch, and how far that goes. Source: fit to the thrust and power at rest that were measured from P/D 0.4 to 1.0. */
+const NARROWER = 0.48;
+const USUAL_PITCH = 0.7;
+const LEAST_PITCH = 0.3;
+const MOST_PITCH = 1.1;
 
 /** A usual propeller by its label: the chord of every place climbs by the pitch in one turn. */
 export function usualPropeller(diameter: Metres, pitch: Metres, blades: number): Propeller {
+  const steep = Math.min(MOST_PITCH, Math.max(LEAST_PITCH, pitch / diameter));
+  const width = 1 + NARROWER * (USUAL_PITCH - steep);
   return {
     diameter,
     blades,
     places: USUAL_CHORD.map(([share, chord]) => ({
       share,
-      chord: (chord * diameter) / 2,
+      chord: (width * chord * diameter) / 2,
       angle: Math.atan(pitch / (Math.PI * diameter * share)),
     })),
   };

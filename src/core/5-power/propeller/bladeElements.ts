@@ -42,7 +42,7 @@ function ringsOf({ diameter, blades, places }: Propeller): Ring[] {
 }
 
 /**
- * Thrust and torque at a speed along the axis and revolutions per second. On
+ * Thrust and torque of the blades at a speed along the axis and revolutions per second. On
  * every ring the blade sections and the momentum of the air through it agree:
  * with the inflow angle φ, normal and tangential coefficients c_n and c_t,
  * V/W = sin φ − σ c_n/(4 F sin φ) and Ωr/W = cos φ + σ c_t/(4 F sin φ), F the
@@ -50,7 +50,7 @@ function ringsOf({ diameter, blades, places }: Propeller): Ring[] {
  * Airplane Propellers, in Durand, Aerodynamic Theory IV, 1935; Prandtl’s tip
  * loss. Subsonic, axial flow.
  */
-export function turning(propeller: Propeller, speed: MetresPerSecond, perSecond: number, air: Air): Turning {
+export function bladesTurning(propeller: Propeller, speed: MetresPerSecond, perSecond: number, air: Air): Turning {
   const omega = 2 * Math.PI * perSecond;
   if (!(omega > 0)) return { thrust: 0 as Newtons, torque: 0 };
   const { diameter, blades } = propeller;
@@ -85,6 +85,18 @@ export function turning(propeller: Propeller, speed: MetresPerSecond, perSecond:
     torque += pressure * tangential * radius;
   }
   return { thrust: thrust as Newtons, torque };
+}
+
+/** Drag of the hub on the disc that it covers, and its share of the diameter: a blunt body in the wind. Source: fit to the peak efficiencies that were measured, within what a flat disc has (Hoerner, Fluid-Dynamic Drag, ch. 3); ±30 %. */
+const HUB_DRAG = 1.15;
+const HUB = 0.15;
+
+/** Blades and hub: what a propeller gives and takes on the whole. */
+export function turning(propeller: Propeller, speed: MetresPerSecond, perSecond: number, air: Air): Turning {
+  const { thrust, torque } = bladesTurning(propeller, speed, perSecond, air);
+  if (!(perSecond > 0)) return { thrust, torque };
+  const hub = (Math.PI / 4) * (HUB * propeller.diameter) ** 2;
+  return { thrust: (thrust - ((HUB_DRAG * air.density * speed ** 2) / 2) * hub) as Newtons, torque };
 }
 
 /** Coefficients at a speed: C_T = T/(ρ n² D⁴), C_P = 2π Q/(ρ n² D⁵), J = V/(n D), η = J C_T/C_P. */

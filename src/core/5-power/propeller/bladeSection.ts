@@ -7,20 +7,20 @@ export interface SectionForces {
 }
 
 /** Angle at which a blade of small propellers lifts nothing: cambered by some 4 %, thin. */
-export const ZERO_LIFT: Radians = -0.061;
+export const ZERO_LIFT: Radians = -0.065;
 /** Lift slope [1/rad], less than 2π at these Reynolds numbers. */
-const SLOPE = 5.7;
-const MOST_LIFT = 1.5;
+const SLOPE = 5.73;
+/** More than in a wind tunnel: turning throws the slowed air outwards. */
+const MOST_LIFT = 1.62;
 /** Over so many radians the flow lets go. */
-const LETS_GO = 0.35;
-/** Reynolds number that the drag is given at, least drag there and where it lies, and how it grows to both sides. */
+const LETS_GO = 0.5;
+/** Reynolds number that the drag is given at, least drag there, and how it grows with the lift. */
 const REYNOLDS = 1e5;
-const LEAST_DRAG = 0.032;
-const AT_LIFT = 0.5;
+const LEAST_DRAG = 0.037;
 const GROWS = 0.03;
 /** Drag and lift go with the Reynolds number to these powers; below the least and above the most they are held. */
-const DRAG_POWER = -0.5;
-const LIFT_POWER = 0.07;
+const DRAG_POWER = -0.15;
+const LIFT_POWER = 0.1;
 const LEAST_REYNOLDS = 1e4;
 const MOST_REYNOLDS = 3e5;
 /** Across the wind, as a flat plate. */
@@ -36,7 +36,7 @@ const BROADSIDE = 1.9;
 export function bladeSection(angle: Radians, reynolds: number): SectionForces {
   const scale = Math.min(MOST_REYNOLDS, Math.max(LEAST_REYNOLDS, reynolds)) / REYNOLDS;
   const attached = SLOPE * scale ** LIFT_POWER * (angle - ZERO_LIFT);
-  const [lift, drag] = [attached, LEAST_DRAG * scale ** DRAG_POWER + GROWS * (attached - AT_LIFT) ** 2];
+  const [lift, drag] = [attached, LEAST_DRAG * scale ** DRAG_POWER + GROWS * attached ** 2];
   const over = Math.abs(attached) - MOST_LIFT;
   if (over <= 0) return { lift, drag };
   const gone = Math.min(1, over / SLOPE / LETS_GO);

@@ -34,10 +34,11 @@ describe('without power', () => {
   test('windmilling: thrust back where the blades give just the torque that holds them; held too fast it stands', () => {
     const free = windmillingDragArea(propeller, 10, air, 0)!;
     expect(free).toBeGreaterThan(0);
-    expect(free).toBeLessThan(2 * stoppedDragArea(propeller, 10, air));
+    expect(free).toBeLessThan(stoppedDragArea(propeller, 10, air));
     expect(windmillingDragArea(propeller, 10, air, 1)).toBeNull();
-    // A bearing that takes something slows it: less thrust back.
-    expect(windmillingDragArea(propeller, 10, air, 0.002)!).toBeLessThan(free * 1.2);
+    // A bearing that takes something slows it, on the way to one that stands.
+    expect(windmillingDragArea(propeller, 10, air, 0.002)!).toBeGreaterThan(free);
+    expect(windmillingDragArea(propeller, 10, air, 0.002)!).toBeLessThan(stoppedDragArea(propeller, 10, air));
   });
 
   test('steep blades let the wind through, flat ones stand against it', () => {
