@@ -6,8 +6,9 @@ import { finish } from '@/core/1-base/steps';
 import { metresFromMillimetres, squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
 import { readDesignText } from '@/core/2-document/readDesign';
 import { areaOfPart, boundsOfPart } from '@/core/3-shape/outline/partOutline';
-import { cutListOf } from '@/core/5-parts/cutList';
-import { costOf, cutLengthOf, layOut, massOfPart, USUAL_LAYOUT } from '@/core/5-parts/layout';
+import { cutListOf } from '@/core/4-parts/cutList';
+import { costOf } from '@/core/4-parts/cost';
+import { cutLengthOf, layOut, massOfPart, USUAL_LAYOUT } from '@/core/4-parts/layout';
 import { PLAN_FORMATS, type PlanFormat, planFiles } from '@/files/plans/planFiles';
 import { PAPERS } from '@/files/plans/planPdf';
 import { METRIC, sentence } from '@/words/formatQuantity';
@@ -99,6 +100,7 @@ function main(): void {
       mass: massOfPart(design, part) * scale ** 2,
     };
   });
+  const cost = costOf(design, list, layout);
   const names = new Map(list.parts.map(({ id, name }) => [id, name]));
   process.stdout.write(
     `${JSON.stringify(
@@ -121,7 +123,8 @@ function main(): void {
           parts: laid.map(({ id }) => names.get(id) ?? id),
         })),
         utilisation: layout.utilisation,
-        cost: costOf(design, layout),
+        cost: cost.boards,
+        costs: cost,
         files: [...files.keys()],
         findings: layout.faults.map(({ owner, message }) => ({ owner, message: sentence(message) })),
       },

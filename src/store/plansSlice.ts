@@ -7,15 +7,17 @@ export interface PlansState {
   /** How far the laying out has come; null when nothing goes on. */
   readonly progress: Progress | null;
   /** What was laid out last, and for which state of the design. */
-  readonly laid: (LaidOut & { readonly of: Design }) | null;
+  readonly laid: (LaidOut & { readonly of: Design; readonly scale: number }) | null;
   readonly failure: string | null;
   /** Part that is looked at, by its id. */
   readonly chosen: string | null;
+  /** Of what is cut against the aircraft itself; 1 is full size. */
+  readonly scale: number;
   /** Counts the requests, so that a late answer of an older one is not shown. */
   readonly run: number;
 }
 
-const initialState: PlansState = { progress: null, laid: null, failure: null, chosen: null, run: 0 };
+const initialState: PlansState = { progress: null, laid: null, failure: null, chosen: null, scale: 1, run: 0 };
 
 export const plansSlice = createSlice({
   name: 'plans',
@@ -34,9 +36,18 @@ export const plansSlice = createSlice({
     layingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, progress: null, failure: payload }),
     layingCancelled: (state) => ({ ...state, progress: null, run: state.run + 1 }),
     partChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, chosen: payload }),
+    planScaleSet: (state, { payload }: PayloadAction<number>) => ({ ...state, scale: payload }),
     plansCleared: (state) => ({ ...initialState, run: state.run + 1 }),
   },
 });
 
-export const { layingStarted, layingWentOn, laidOut, layingFailed, layingCancelled, partChosen, plansCleared } =
-  plansSlice.actions;
+export const {
+  layingStarted,
+  layingWentOn,
+  laidOut,
+  layingFailed,
+  layingCancelled,
+  partChosen,
+  planScaleSet,
+  plansCleared,
+} = plansSlice.actions;

@@ -1,8 +1,8 @@
 import type { Progress } from '@/core/1-base/steps';
 import type { Analysis, AnalyseOptions } from '@/core/analyse';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
-import type { Layout, LayoutOptions } from '@/core/5-parts/layout';
-import type { CutList } from '@/core/5-parts/part';
+import type { Layout, LayoutOptions } from '@/core/4-parts/layout';
+import type { CutList } from '@/core/4-parts/part';
 import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';

@@ -1,6 +1,6 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
-import { cutListOf } from '@/core/5-parts/cutList';
-import { layOut } from '@/core/5-parts/layout';
+import { cutListOf } from '@/core/4-parts/cutList';
+import { layOut } from '@/core/4-parts/layout';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';

@@ -4,9 +4,9 @@ import { said } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { lengthOf } from '@/core/3-shape/outline/path';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
-import { buildOrder } from '@/core/5-parts/buildOrder';
-import { cutListOf } from '@/core/5-parts/cutList';
-import { layOut, USUAL_LAYOUT } from '@/core/5-parts/layout';
+import { buildOrder } from '@/core/4-parts/buildOrder';
+import { cutListOf } from '@/core/4-parts/cutList';
+import { layOut, USUAL_LAYOUT } from '@/core/4-parts/layout';
 import { aircraft } from './aircraft';
 
 const RUNS = process.env['CAMPAIGN'] ? 300 : 30;

@@ -3,8 +3,8 @@ import { sentence } from '@/words/formatQuantity';
 import { gramsFromKilograms } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { areaOfPart, boundsOfPart } from '@/core/3-shape/outline/partOutline';
-import { cutLengthOf, massOfPart } from '@/core/5-parts/layout';
-import type { CutList } from '@/core/5-parts/part';
+import { cutLengthOf, massOfPart } from '@/core/4-parts/layout';
+import type { CutList } from '@/core/4-parts/part';
 import { escapedCell } from '../tableCell';
 
 const HEAD = [

@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Layout } from '@/core/5-parts/layout';
-import type { CutList } from '@/core/5-parts/part';
+import type { Layout } from '@/core/4-parts/layout';
+import type { CutList } from '@/core/4-parts/part';
 import type { Analysis } from '@/core/analyse';
 import type { DisplayUnits } from '@/words/formatQuantity';
 import { cutListTable } from './cutListTable';

@@ -1,5 +1,5 @@
 import type { PartOutline } from '@/core/3-shape/outline/partOutline';
-import type { Layout } from '@/core/5-parts/layout';
+import type { Layout } from '@/core/4-parts/layout';
 
 /** One sheet as it is drawn: its parts where they lie, millimetres, y up from the lower edge. */
 export interface PlanSheet {

@@ -2,6 +2,7 @@ import type { FieldChange } from '@/core/2-document/edit/field';
 import { useRef } from 'react';
 import { endDrag, setFields, startDrag } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
+import { KEY_STEPS } from './keySteps';
 
 interface DragInput {
   /** Millimetres per pixel, to the right and up. */
@@ -54,13 +55,7 @@ export function useDrag() {
 
   /** Arrow keys: one millimetre, ten with Shift. */
   const nudge = (event: React.KeyboardEvent, edits: DragInput['edits']) => {
-    const steps: Record<string, [number, number]> = {
-      ArrowLeft: [-1, 0],
-      ArrowRight: [1, 0],
-      ArrowUp: [0, 1],
-      ArrowDown: [0, -1],
-    };
-    const step = steps[event.key];
+    const step = KEY_STEPS[event.key];
     if (!step) return;
     event.preventDefault();
     const size = event.shiftKey ? 10 : 1;

@@ -1,6 +1,6 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { type BuildStep, buildOrder } from '@/core/5-parts/buildOrder';
-import type { CutList } from '@/core/5-parts/part';
+import { type BuildStep, buildOrder } from '@/core/4-parts/buildOrder';
+import type { CutList } from '@/core/4-parts/part';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
 import { Say } from '../numbers/Say';

@@ -5,8 +5,8 @@ import { afterEach, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { finish } from '@/core/1-base/steps';
-import { cutListOf } from '@/core/5-parts/cutList';
-import { layOut, USUAL_LAYOUT } from '@/core/5-parts/layout';
+import { cutListOf } from '@/core/4-parts/cutList';
+import { layOut, USUAL_LAYOUT } from '@/core/4-parts/layout';
 import { laidOut } from '@/store/plansSlice';
 import { PlansStage } from './PlansStage';
 
@@ -15,7 +15,7 @@ afterEach(cleanup);
 const laid = (name: string) => {
   const of = demoDesign(name);
   const list = cutListOf(of);
-  return { of, list, layout: finish(layOut(of, list, { ...USUAL_LAYOUT, tries: 1 })) };
+  return { of, scale: 1, list, layout: finish(layOut(of, list, { ...USUAL_LAYOUT, tries: 1 })) };
 };
 
 test('parts are listed with their number; one that is pressed is told with size, weight and notes', async () => {

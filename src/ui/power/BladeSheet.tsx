@@ -1,6 +1,6 @@
 import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Propulsion } from '@/core/2-document/schema/propulsion';
-import { twistTemplates } from '@/core/5-parts/kinds/twistTemplate';
+import { twistTemplates } from '@/core/4-parts/kinds/twistTemplate';
 import { propellerMissing, propellerOf } from '@/core/6-groups/power/drives';
 import { useAppSelector } from '@/store/hooks';
 import { decimal, formatLength } from '@/words/formatQuantity';

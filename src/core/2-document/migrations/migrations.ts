@@ -1,6 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 import { drivesWithLimits } from './drivesWithLimits';
+import { layoutsByHand } from './layoutsByHand';
 import { rodsWithShapes } from './rodsWithShapes';
 import { strengthInputs } from './strengthInputs';
 import { tagsViewsUnderlays } from './tagsViewsUnderlays';
@@ -19,6 +20,7 @@ export const MIGRATIONS: readonly Step[] = [
   tagsViewsUnderlays,
   strengthInputs,
   drivesWithLimits,
+  layoutsByHand,
 ];
 
 /** Brings a document of an older version to the newest one. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cuttingOfBoard } from './cutting';
 import { bounded, identifier, point, price, shortText } from './limits';
 
 /** What holds board together and covers it, by length and area; typed or taken from the usual ones. */
@@ -33,6 +34,7 @@ export const rodStock = {
   height: bounded('size', 'Height; a round rod or tube has none beside its diameter').default(0),
   innerDiameter: bounded('size', 'Inner diameter of a tube').default(0),
   material: shortText('What it is made of').default(''),
+  price: price('one metre of it'),
   sagTest: z
     .strictObject(sagTest)
     .optional()
@@ -194,6 +196,7 @@ export const materialSchema = z.strictObject({
     .optional()
     .meta({ description: 'What broke a strip of it; replaces the strength it is taken for' }),
   price: price('one sheet'),
+  ...cuttingOfBoard,
   sheetLength: bounded('size', 'Length of one sheet').default(1000),
   sheetWidth: bounded('size', 'Width of one sheet').default(700),
 });

@@ -3,12 +3,13 @@ import { bodySchema, dragItemSchema, massItemSchema, materialSchema, wheelSchema
 import { bounded, identifier, listOf, longText, shortText } from './limits';
 import { assemblySchema, briefSchema, flightModeSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
+import { laidByHandSchema, pricesSchema } from './cutting';
 import { missionPhaseSchema } from './mission';
 import { propulsionSchema } from './propulsion';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 7;
+export const DESIGN_VERSION = 8;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),
@@ -54,6 +55,7 @@ export const LIST_MEMBERS = {
   mixes: { member: mixSchema, most: 12, description: 'Mixes that replace the usual ones of a command' },
   modes: { member: flightModeSchema, most: 3, description: 'Flight modes beside the drawn one' },
   mission: { member: missionPhaseSchema, most: 12, description: 'Phases of a flight, in their order' },
+  laid: { member: laidByHandSchema, most: 400, description: 'Parts laid on their sheets by hand' },
   setAside: { member: setAsideSchema, most: 100, description: 'Findings that were looked at and set aside' },
   tolerances: { member: toleranceSchema, most: 400, description: 'A ± on any number of this document' },
   assemblies: { member: assemblySchema, most: 20, description: 'Parts that several designs share' },
@@ -91,6 +93,7 @@ export const designSchema = z
     conditions: flightConditionsSchema.prefault({}).meta({ description: 'Where and how fast it flies' }),
     balance: balanceAimsSchema.prefault({}).meta({ description: 'Aims for the balance' }),
     ...LISTS,
+    prices: pricesSchema.prefault({}).meta({ description: 'What is bought beside boards and parts' }),
     loads: loadsSchema.prefault({}).meta({ description: 'What it must bear beside level flight' }),
     mode: identifier('Flight mode that is flown and computed; without it as drawn').optional(),
     levelling: levellingSchema.prefault({}).meta({ description: 'Where the level is laid to set the datum level' }),

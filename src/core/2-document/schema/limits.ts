@@ -26,6 +26,7 @@ export const LIMITS = {
   offset: limit(-5000, 5000, 'mm', modelSize),
   position: limit(-10000, 10000, 'mm', modelSize),
   size: limit(0, 10000, 'mm', modelSize),
+  play: limit(0, 10, 'mm', 'more than 10 mm is no cut but a gap'),
   thickness: limit(0.2, 300, 'mm', 'thinner than 0.2 mm is film, thicker than 300 mm is no model wing'),
   incidence: limit(-20, 20, '°', 'beyond 20° a surface is stalled and nothing here holds'),
   dihedral: limit(-90, 90, '°', '90° stands straight up, −90° hangs straight down'),

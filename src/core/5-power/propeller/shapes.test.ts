@@ -8,7 +8,7 @@ import { turning } from './bladeElements';
 import { angleForLift, bladeSection } from './bladeSection';
 import { idealEfficiency } from './momentum';
 import { twistFor, type TwistInput } from './twist';
-import { twistTemplates } from '@/core/5-parts/kinds/twistTemplate';
+import { twistTemplates } from '@/core/4-parts/kinds/twistTemplate';
 
 const air = airAt(0, 15);
 

@@ -29,14 +29,18 @@ export interface NestItem {
   readonly mayFlip: boolean;
 }
 
-/** Where a part lies: mirrored first, then turned, then moved. */
-export interface Laid {
-  readonly item: number;
-  readonly sheet: number;
+/** How a part lies on its sheet: mirrored first, then turned, then moved. */
+export interface LaidPose {
   readonly turn: Radians;
   readonly isMirrored: boolean;
   readonly x: Millimetres;
   readonly y: Millimetres;
+}
+
+/** A part of the list of items on one of the sheets. */
+export interface Laid extends LaidPose {
+  readonly item: number;
+  readonly sheet: number;
 }
 
 export interface Nesting {
@@ -54,6 +58,8 @@ export interface NestOptions {
   readonly margin: Millimetres;
   /** Orders of the parts that are tried, the best is kept. */
   readonly tries: number;
+  /** Parts that lie already: whatever else is laid keeps clear of them. */
+  readonly fixed?: readonly Laid[];
 }
 
 /** Hundredths of a millimetre: whole numbers for the library. */
@@ -97,7 +103,7 @@ function poseOf(item: NestItem, turn: Radians, isMirrored: boolean, gap: Millime
   const upright = signed(path) < 0 ? path.toReversed() : path;
   const [inflated] = inflatePaths([upright], (gap + 2 * SIMPLER) * FINE, JoinType.Miter, EndType.Polygon, 2);
   return {
-    key: `${item.id}/${turn.toFixed(2)}/${isMirrored ? 1 : 0}`,
+    key: `${item.id}/${turn.toFixed(4)}/${isMirrored ? 1 : 0}`,
     path: upright,
     inflated: inflated ?? upright,
     turn,
@@ -132,6 +138,22 @@ const TOWARDS = [
   [1, 4],
   [1, 1],
 ] as const;
+
+/** The sheets with what lies on them already, as it lies. */
+function begunWith(items: readonly NestItem[], { fixed = [], gap, margin }: NestOptions): Placed[][] {
+  const sheets: Placed[][] = [];
+  for (const { item, sheet, turn, isMirrored, x, y } of fixed) {
+    const pose = poseOf(items[item]!, turn, isMirrored, gap);
+    while (sheets.length <= sheet) sheets.push([]);
+    sheets[sheet]!.push({
+      item,
+      pose,
+      x: Math.round((x - margin) * FINE) - pose.dx,
+      y: Math.round((y - margin) * FINE) - pose.dy,
+    });
+  }
+  return sheets;
+}
 
 interface Trial extends NestOptions {
   readonly towards: readonly [number, number];
@@ -181,9 +203,9 @@ function* layInOrder(
   order: readonly number[],
   poses: readonly (readonly Pose[])[],
   options: Trial,
-  known: Forbidden,
+  { known, begun }: { readonly known: Forbidden; readonly begun: readonly (readonly Placed[])[] },
 ): Generator<void, Placed[][]> {
-  const sheets: Placed[][] = [];
+  const sheets = begun.map((placed) => [...placed]);
   for (const item of order) {
     yield;
     let isLaid = false;
@@ -208,6 +230,7 @@ function utilisationOf(sheets: readonly Placed[][], { sheet, margin }: NestOptio
   let parts: SquareMillimetres = 0;
   let used: SquareMillimetres = 0;
   for (const placed of sheets) {
+    if (placed.length === 0) continue;
     parts += placed.reduce((sum, { pose }) => sum + pose.area, 0);
     used += (Math.max(...placed.map(({ x, pose }) => x + pose.width)) / FINE + 2 * margin) * sheet.width;
   }
@@ -243,23 +266,26 @@ function shuffler(seed: number): () => number {
  */
 export function* nest(items: readonly NestItem[], options: NestOptions): Steps<Nesting> {
   const poses = items.map((item) => posesOf(item, options));
-  const tooLarge = [...items.keys()].filter((index) => poses[index]!.length === 0);
+  const begun = begunWith(items, options);
+  const isFixed = new Set(begun.flatMap((placed) => placed.map(({ item }) => item)));
+  const tooLarge = [...items.keys()].filter((index) => poses[index]!.length === 0 && !isFixed.has(index));
   const able = [...items.keys()]
-    .filter((index) => poses[index]!.length > 0)
+    .filter((index) => poses[index]!.length > 0 && !isFixed.has(index))
     .toSorted((a, b) => poses[b]![0]!.area - poses[a]![0]!.area);
   const known: Forbidden = new Map();
-  const total = Math.max(1, able.length * options.tries);
+  const tries = able.length === 0 ? 1 : Math.max(1, options.tries);
+  const total = Math.max(1, able.length * tries);
   let done = 0;
-  let best: Placed[][] = [];
+  let best: Placed[][] = begun;
   let order = able;
   const random = shuffler(7);
-  for (let attempt = 0; attempt < Math.max(1, options.tries); attempt++) {
+  for (let attempt = 0; attempt < tries; attempt++) {
     const towards = TOWARDS[attempt % TOWARDS.length]!;
     const first = FIRST_ORDERS[Math.floor(attempt / TOWARDS.length)];
     const trial = first
       ? able.toSorted((a, b) => first(poses[b]![0]!) - first(poses[a]![0]!))
       : exchanged(order, random);
-    const steps = layInOrder(trial, poses, { ...options, towards }, known);
+    const steps = layInOrder(trial, poses, { ...options, towards }, { known, begun });
     let step = steps.next();
     while (!step.done) {
       yield { done: done++, total };

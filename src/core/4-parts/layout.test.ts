@@ -6,7 +6,8 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import { areaOf, circle, type Path, polygon } from '@/core/3-shape/outline/path';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { cutListOf } from './cutList';
-import { costOf, layOut, massOfPart, USUAL_LAYOUT } from './layout';
+import { costOf } from './cost';
+import { layOut, massOfPart, USUAL_LAYOUT } from './layout';
 import { nest, type NestItem } from './nesting/nest';
 import { common, cutOut, grown, withoutSlivers } from './polygons';
 
@@ -102,13 +103,13 @@ describe('layouts of the fleet', () => {
 
   test.each(DEMO_NAMES)('%s: no part lies on another, none over the edge of its sheet', (name) => {
     const { layout } = laidOf(name);
-    for (const { parts, length, width } of layout.sheets) {
+    for (const { parts, length, width, gap } of layout.sheets) {
       for (const [index, part] of parts.entries()) {
         const { left, right, bottom, top } = boundsOfPart(part.outline);
         expect(Math.min(left, bottom)).toBeGreaterThan(USUAL_LAYOUT.margin - 0.4);
         expect(right).toBeLessThan(length - USUAL_LAYOUT.margin + 0.4);
         expect(top).toBeLessThan(width - USUAL_LAYOUT.margin + 0.4);
-        const around = grown(part.outline.edge, USUAL_LAYOUT.gap - 0.1);
+        const around = grown(part.outline.edge, gap - 0.1);
         for (const other of parts.slice(index + 1))
           expect(
             around.flatMap((edge) => common(edge, other.outline.edge)),
@@ -150,9 +151,11 @@ describe('layouts of the fleet', () => {
         ),
       );
     expectWithin(longest(small), longest(layout) / 4, 1e-3);
-    expect(costOf(design, layout)).toBeNull();
+    expect(costOf(design, list, layout).boards).toBeNull();
     const priced = withFields(design, [{ field: '/materials/board5/price', value: 4.5 }]);
-    expect(costOf(priced, layout)).toBe(4.5 * layout.sheets.filter(({ material }) => material === 'board5').length);
+    expect(costOf(priced, list, layout).boards).toBe(
+      4.5 * layout.sheets.filter(({ material }) => material === 'board5').length,
+    );
   });
 
   test('what cannot be carried is split, whatever the sheet holds', () => {

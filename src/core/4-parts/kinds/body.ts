@@ -4,7 +4,7 @@ import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { openLine, type Path, type Point, polygon, transformed } from '@/core/3-shape/outline/path';
 import type { PartLine, PartOutline } from '@/core/3-shape/outline/partOutline';
-import type { Allowances } from '../allowances';
+import { type Allowances, allowancesOf } from '../allowances';
 import { develop, type Place3 } from '../develop';
 import type { CutPart, PartFault, PartKind } from '../part';
 import { anticlockwise, cutOut, grown, piecesLeft, spanAt, withoutSlivers } from '../polygons';
@@ -25,11 +25,11 @@ const LEAST: Millimetres = 2;
 const TEXT: Millimetres = 6;
 
 /** Board parts of a body by its build. */
-export function bodyParts(design: Design, body: Body, allowances: Allowances): BodyParts {
+export function bodyParts(design: Design, body: Body): BodyParts {
   const { construction } = body;
   const sheet = design.materials.find(({ id }) => id === construction?.material);
   if (!construction || !sheet || construction.truss) return { parts: [], faults: [] };
-  const stuff: Stuff = { design, body, thickness: sheet.thickness, allowances };
+  const stuff: Stuff = { design, body, thickness: sheet.thickness, allowances: allowancesOf(sheet) };
   return body.kind === 'plank' ? plank(stuff) : body.kind === 'round' ? round(stuff) : box(stuff);
 }
 

@@ -56,6 +56,8 @@ export interface RodPiece {
   readonly size: string;
   readonly length: Millimetres;
   readonly count: number;
+  /** Of one metre, where its owner says. */
+  readonly price?: number | undefined;
 }
 
 /** A block that is carved or cut by hot wire. */

@@ -2,7 +2,6 @@ import { say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
-import { type Allowances, USUAL_ALLOWANCES } from './allowances';
 import { bodyParts } from './kinds/body';
 import { gaugeParts } from './kinds/gauge';
 import { braceParts, hornParts } from './kinds/joint';
@@ -16,11 +15,10 @@ import type { CutList, CutPart, PartFault, RodPiece } from './part';
 export interface CutOptions {
   /** Trial folds on record; those of its own sheet count for a surface. */
   readonly folds?: readonly FoldOfSheet[];
-  readonly allowances?: Allowances;
 }
 
 /** Everything that is cut for a design, from the document alone; what cannot be cut says why. */
-export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOWANCES }: CutOptions = {}): CutList {
+export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutList {
   const faults: PartFault[] = [];
   const surfaces = design.surfaces.map((surface) => {
     const own = folds.filter(({ material }) => material === surface.construction?.material);
@@ -45,7 +43,7 @@ export function cutListOf(design: Design, { folds = [], allowances = USUAL_ALLOW
       blocks: templates.blocks,
     };
   });
-  const bodies = design.bodies.map((body) => bodyParts(design, body, allowances));
+  const bodies = design.bodies.map((body) => bodyParts(design, body));
   faults.push(...bodies.flatMap((body) => body.faults));
   const all = [
     ...surfaces.flatMap(({ parts }) => parts),
@@ -95,6 +93,7 @@ function rodsOf({ surfaces, bodies }: Design): RodPiece[] {
       name: `${nameOfSurface(surface)}, ${spar.name || spar.id}`,
       material: spar.material || 'rod',
       size: sizeOf(spar),
+      price: spar.price,
       length: Math.hypot(spar.end.distanceFromRoot - spar.start.distanceFromRoot, spar.end.x - spar.start.x),
       count: surface.mirrored ? 2 : 1,
     })),
@@ -107,6 +106,7 @@ function rodsOf({ surfaces, bodies }: Design): RodPiece[] {
               name: `${name || id}, pushrod`,
               material: servo.pushrod.material || 'wire',
               size: sizeOf(servo.pushrod),
+              price: servo.pushrod.price,
               length: servo.pushrod.length,
               count: surface.mirrored ? 2 : 1,
             },
@@ -121,6 +121,7 @@ function rodsOf({ surfaces, bodies }: Design): RodPiece[] {
       name: `${body.name || body.id}, ${rod.name || rod.id}`,
       material: rod.material || 'rod',
       size: sizeOf(rod),
+      price: rod.price,
       length: rod.to - rod.from,
       count: (rod.mirrored ? 2 : 1) * (body.mirrored ? 2 : 1),
     })),

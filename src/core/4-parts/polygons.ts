@@ -9,6 +9,7 @@ import {
   type Paths64,
 } from './clipper';
 import type { Millimetres } from '@/core/1-base/units/convert';
+import type { PartOutline } from '@/core/3-shape/outline/partOutline';
 import { areaOf, flattened, type Path, type Point, polygon, reversed } from '@/core/3-shape/outline/path';
 
 /** Whole numbers for the library: thousandths of a millimetre. */
@@ -70,6 +71,17 @@ export const grown = (path: Path, by: Millimetres): Path[] =>
   out(inflatePaths([into(anticlockwise(path))], by * FINE, JoinType.Miter, EndType.Polygon, 4)).filter(
     (one) => areaOf(one) > 0,
   );
+
+/** An outline as a tool runs that takes a kerf away: edges half of it farther out, holes half of it farther in. */
+export function asTooled(outline: PartOutline, kerf: Millimetres): PartOutline {
+  if (kerf <= 0) return outline;
+  const [edge] = grown(outline.edge, kerf / 2);
+  return {
+    ...outline,
+    edge: edge ?? outline.edge,
+    holes: outline.holes.flatMap((hole) => grown(hole, -kerf / 2).map(clockwise)),
+  };
+}
 
 export const common = (a: Path, b: Path): Path[] =>
   out(intersect([into(anticlockwise(a))], [into(anticlockwise(b))], FillRule.NonZero)).filter(
