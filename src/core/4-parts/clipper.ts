@@ -10,4 +10,5 @@ export {
   type Path64,
   type Paths64,
   simplifyPath,
+  union,
 } from 'clipper2-ts';

@@ -2,13 +2,13 @@ import { say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
-import { bodyParts } from './kinds/body';
+import { bodyParts } from './kinds/body/body';
 import { gaugeParts } from './kinds/gauge';
 import { braceParts, hornParts } from './kinds/joint';
 import { balanceRig, bladeTemplates } from './kinds/rig';
 import { nameOfSurface } from './kinds/panels';
 import { plateParts } from './kinds/plate';
-import { ribParts, templateParts } from './kinds/rib';
+import { closingRibs, ribParts, templateParts } from './kinds/rib';
 import { curvedSkinParts, skinParts } from './kinds/skin';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
@@ -36,6 +36,7 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
         ...skins.parts,
         ...curvedSkinParts(surface),
         ...ribParts(surface),
+        ...closingRibs(surface),
         ...templates.parts,
         ...braceParts(surface),
         ...hornParts(surface),
@@ -53,7 +54,8 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
     ...balanceRig(design),
   ];
   const parts = all.filter((part) => isSound(part, faults));
-  return { parts, rods: rodsOf(design), blocks: surfaces.flatMap(({ blocks }) => blocks), faults };
+  const dowels = bodies.flatMap(({ rods = [] }) => rods);
+  return { parts, rods: [...rodsOf(design), ...dowels], blocks: surfaces.flatMap(({ blocks }) => blocks), faults };
 }
 
 /** A part whose outline is none is left out and told of. */

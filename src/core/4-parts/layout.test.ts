@@ -109,7 +109,7 @@ describe('layouts of the fleet', () => {
         expect(Math.min(left, bottom)).toBeGreaterThan(USUAL_LAYOUT.margin - 0.4);
         expect(right).toBeLessThan(length - USUAL_LAYOUT.margin + 0.4);
         expect(top).toBeLessThan(width - USUAL_LAYOUT.margin + 0.4);
-        const around = grown(part.outline.edge, gap - 0.1);
+        const around = grown(part.outline.edge, gap - 0.2);
         for (const other of parts.slice(index + 1))
           expect(
             around.flatMap((edge) => common(edge, other.outline.edge)),

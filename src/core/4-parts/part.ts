@@ -1,6 +1,7 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { Words } from '@/core/1-base/words/phrase';
 import type { PartOutline } from '@/core/3-shape/outline/partOutline';
+import type { Seat } from './seat';
 
 /** What a part is, for lists and for the order of building. */
 export type PartKind =
@@ -20,6 +21,9 @@ export type PartKind =
   | 'shell'
   | 'layer'
   | 'horn'
+  | 'hatch'
+  | 'mount'
+  | 'skid'
   | 'gauge';
 
 /** Gauges and templates are cut from whatever is at hand: card, scrap of board, thin ply. */
@@ -43,6 +47,8 @@ export interface CutPart {
   readonly isAlongGrain: boolean;
   /** True where one face has to lie up: it may not be turned over on the sheet. */
   readonly hasFace: boolean;
+  /** Where it sits in the aircraft; what is bent all over, gauges and templates have none. */
+  readonly seat?: Seat;
   /** What to know of it: which part runs through, bevels, angles. */
   readonly notes: readonly Words[];
 }

@@ -7,6 +7,7 @@ import {
   EndType,
   intersect,
   type Paths64,
+  union,
 } from './clipper';
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { PartOutline } from '@/core/3-shape/outline/partOutline';
@@ -82,6 +83,15 @@ export function asTooled(outline: PartOutline, kerf: Millimetres): PartOutline {
     holes: outline.holes.flatMap((hole) => grown(hole, -kerf / 2).map(clockwise)),
   };
 }
+
+/** Areas as one, where they overlap. */
+export const joined = (paths: readonly Path[]): Path[] =>
+  out(
+    union(
+      paths.map((path) => into(anticlockwise(path))),
+      FillRule.NonZero,
+    ),
+  ).filter((path) => areaOf(path) > 0);
 
 export const common = (a: Path, b: Path): Path[] =>
   out(intersect([into(anticlockwise(a))], [into(anticlockwise(b))], FillRule.NonZero)).filter(

@@ -51,6 +51,8 @@ export function Cutting({ design }: Pick<LaidProps, 'design'>) {
   );
 }
 
+const sheetsOf = (count: number): string => (count === 1 ? 'one sheet' : `${count} sheets`);
+
 const COSTS: readonly (readonly [keyof Cost, string])[] = [
   ['boards', 'Boards cost'],
   ['rods', 'Rods cost'],
@@ -70,7 +72,7 @@ export function SheetsNeeded({ design, laid: { layout, list } }: LaidProps) {
       {used.map(({ id, name, price }) => (
         <div key={id} className="flex items-end gap-2">
           <div className="min-w-0 flex-1">
-            <Fact label={name || id}>{layout.sheets.filter(({ material }) => material === id).length} sheets</Fact>
+            <Fact label={name || id}>{sheetsOf(layout.sheets.filter(({ material }) => material === id).length)}</Fact>
           </div>
           <div className="w-24">
             <MaybeField label="A sheet costs" step={0.5} value={price} of={field('materials', id, 'price')} />

@@ -6,7 +6,10 @@ import { contourOf } from '@/core/3-shape/section/contour';
 import { buildOf } from '@/core/3-shape/section/kinds';
 import { CARD, type CutPart } from '../part';
 import { anticlockwise } from '../polygons';
+import type { Place3 } from '../develop';
+import { flatSeat, plus, type Seat, times } from '../seat';
 import { nameOfSurface } from './panels';
+import { axesAt, onSection } from './surfaceSeat';
 
 /** Reach of a brace to either side of its joint, of the shorter neighbour at most half [mm]. */
 const REACH: Millimetres = 70;
@@ -66,6 +69,7 @@ export function braceParts(surface: Surface): CutPart[] {
             },
           ],
         },
+        seat: braceSeat(surface, index, reach),
         count: index === 0 ? 1 : 2,
         mirrored: 0,
         isAlongGrain: true,
@@ -77,6 +81,33 @@ export function braceParts(surface: Surface): CutPart[] {
     ];
   });
 }
+
+/** Where a brace stands: along the panel inboard of its joint, in the place of the spar. */
+function braceSeat(surface: Surface, index: number, reach: Millimetres): Seat {
+  const { section, chord, distanceFromRoot } = surface.stations[index]!;
+  const board = buildOf(section as never).board(section as never) ?? 0;
+  const share = section.kind === 'foldedOverSpar' ? section.sparPosition : USUAL_SPAR;
+  const { x, lower } = contourOf(section, chord);
+  const under =
+    lower[
+      Math.max(
+        0,
+        x.findIndex((place) => place >= share),
+      )
+    ]! *
+      chord +
+    board;
+  const inner = axesAt(surface, distanceFromRoot, Math.max(0, index - 1));
+  // Left of the middle lies the mirror image of the first panel.
+  const mirrorOf = ([a, b, c]: Place3): Place3 => [a, b, -c];
+  const along = index === 0 ? mirrorOf(inner.span) : inner.span;
+  const up: Place3 = [0, -along[2], along[1]];
+  const at = onSection(inner, share * chord, under);
+  return flatSeat(plus(index === 0 ? [at[0], 0, at[2]] : at, times(along, -reach)), along, up);
+}
+
+/** Where a brace stands in what has no spar: where sections are thickest. */
+const USUAL_SPAR = 0.3;
 
 /** A strip of a height, straight up to its middle and turned by an angle behind it. */
 function bentStrip(reach: Millimetres, high: Millimetres, angle: Degrees): Point[] {

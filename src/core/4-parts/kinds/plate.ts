@@ -5,7 +5,9 @@ import { openLine, type Path, type Point, polygon } from '@/core/3-shape/outline
 import type { PartLine, PartOutline, PartText } from '@/core/3-shape/outline/partOutline';
 import type { CutPart } from '../part';
 import { anticlockwise } from '../polygons';
+import { flatSeat, plus, type Seat, times } from '../seat';
 import { edgesAt, nameOfSurface, type Run, runsOf, sidesOf } from './panels';
+import { axesAt } from './surfaceSeat';
 
 /** Along the board to the right, nose up: x is the distance from the root, y against the chord. */
 const at = (distance: Millimetres, x: Millimetres): Point => [distance, -x];
@@ -144,6 +146,7 @@ export function plateParts(surface: Surface): CutPart[] {
     // Flat across the middle: left and right are one piece.
     const isWhole = mirrored && run.from === 0 && Math.abs(run.dihedral) < 0.5 && joint === 'onePiece';
     const base = {
+      seat: seatOf(surface, run),
       owner: id,
       material: construction.material,
       isAlongGrain: true,
@@ -180,6 +183,14 @@ export function plateParts(surface: Surface): CutPart[] {
       },
     ];
   });
+}
+
+/** A run of flat board as it stands: turned with its inner station. */
+function seatOf(surface: Surface, { from }: Run): Seat {
+  const { distanceFromRoot, leadingEdgeOffset } = surface.stations[from]!;
+  const { nose, span, chord } = axesAt(surface, distanceFromRoot, from);
+  const origin = plus(nose, plus(times(span, -distanceFromRoot), times(chord, -leadingEdgeOffset)));
+  return flatSeat(origin, span, times(chord, -1));
 }
 
 /** Where the rear of a reflexed plate is bent up. */

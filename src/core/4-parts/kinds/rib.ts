@@ -2,10 +2,12 @@ import { millimetres, say } from '@/core/1-base/words/phrase';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
-import { type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
+import { areaOf, boundsOf, type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { type BlockPiece, CARD, type CutPart } from '../part';
-import { anticlockwise } from '../polygons';
+import { anticlockwise, grown } from '../polygons';
+import { flatSeat, type Seat } from '../seat';
+import { axesAt } from './surfaceSeat';
 import { edgesAt, nameOfSurface, sidesOf } from './panels';
 
 /** Ribs that stand nearer than that are a block, more than that nobody cuts. */
@@ -52,11 +54,66 @@ export function ribParts(surface: Surface): CutPart[] {
         ...sidesOf(surface),
         isAlongGrain: false,
         hasFace: false,
+        seat: seatAt(surface, place, isLast && rib === bays ? panel : undefined),
         notes: [say`${millimetres(place, 0)} from the root`],
       });
     }
   }
   return parts;
+}
+
+/** A section by itself, nose at its origin. */
+function seatAt(surface: Surface, place: number, panel?: number): Seat {
+  const { nose, chord, upper } = axesAt(surface, place, panel);
+  return flatSeat(nose, chord, upper);
+}
+
+/** Narrower than that there is no room for a rib between the skins [mm]. */
+const LEAST_ROOM = 3;
+
+/** What closes a folded surface at its root and at its tip: as large as the room between its skins. */
+export function closingRibs(surface: Surface): CutPart[] {
+  const { stations, construction, id } = surface;
+  if (!construction) return [];
+  const last = stations.length - 1;
+  return [0, last].flatMap((index): CutPart[] => {
+    const { section, chord, distanceFromRoot } = stations[index]!;
+    if (section.kind !== 'foldedOverSpar') return [];
+    const [inside] = grown(sectionOutline(section, chord).edge, -section.boardThickness).toSorted(
+      (a, b) => areaOf(b) - areaOf(a),
+    );
+    const bounds = inside && boundsOf([inside]);
+    if (!inside || !bounds || bounds.top - bounds.bottom < LEAST_ROOM) return [];
+    const name = `${nameOfSurface(surface)}, closing rib ${index === 0 ? 'root' : 'tip'}`;
+    return [
+      {
+        id: `${id}-closing-${index === 0 ? 'root' : 'tip'}`,
+        kind: 'rib',
+        owner: id,
+        name,
+        material: construction.material,
+        outline: {
+          name,
+          edge: anticlockwise(inside),
+          holes: [],
+          lines: [],
+          texts: [
+            {
+              words: name,
+              at: [bounds.left + 0.15 * (bounds.right - bounds.left), (bounds.top + bounds.bottom) / 2 - 1],
+              height: Math.min(4, 0.2 * (bounds.top - bounds.bottom)),
+              turn: 0,
+            },
+          ],
+        },
+        ...sidesOf(surface),
+        isAlongGrain: false,
+        hasFace: false,
+        seat: seatAt(surface, distanceFromRoot, index === 0 ? 0 : last - 1),
+        notes: [say`between the skins, flush with their end; cut it through where the spar stands`],
+      },
+    ];
+  });
 }
 
 /** What stands under a sheet, or fills the contour under film. */

@@ -1,4 +1,4 @@
-import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
+import { type Millimetres, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
 import { type Path, transformed } from '@/core/3-shape/outline/path';
@@ -12,6 +12,11 @@ export interface Passing {
   readonly nose: Millimetres;
   readonly tail: Millimetres;
   readonly height: Millimetres;
+  /** Along the board from the root to the wall. */
+  readonly distance: Millimetres;
+  readonly chord: Millimetres;
+  /** Of the chord as seen from the left, x to the right: nose up is negative. */
+  readonly turn: Radians;
 }
 
 /** Sections of all surfaces that pass an upright wall at so much beside the middle, each at its own incidence and twist. */
@@ -37,6 +42,9 @@ export function passingAt(surfaces: readonly Surface[], y: Millimetres): Passing
         nose: x,
         tail: x + chord * Math.cos(turn),
         height: z,
+        distance,
+        chord,
+        turn,
       },
     ];
   });

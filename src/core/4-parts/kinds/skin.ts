@@ -10,7 +10,9 @@ import { contourOf } from '@/core/3-shape/section/contour';
 import { develop, type Developed, type Place3 } from '../develop';
 import type { CutPart, PartFault } from '../part';
 import { anticlockwise } from '../polygons';
+import { flatSeat, type Seat, towards } from '../seat';
 import { nameOfSurface, sidesOf } from './panels';
+import { axesAt, onSection } from './surfaceSeat';
 
 type Fold = SectionOf<'foldedOverSpar'>;
 
@@ -237,12 +239,32 @@ function sparOf(surface: Surface, panel: number, label: string, [root, tip]: rea
       texts: [{ words: name, at: [8, 0.3 * root.sparHeight], height: Math.min(6, 0.4 * root.sparHeight), turn: 0 }],
     },
     ...sidesOf(surface),
+    seat: sparSeat(surface, panel, [root, tip]),
     isAlongGrain: true,
     hasFace: false,
     notes: [
       say`lower edge straight; ${millimetres(root.sparHeight, 1)} high at the root, ${millimetres(tip.sparHeight, 1)} at the tip`,
     ],
   };
+}
+
+/** On the inner face of the lower skin, from the spar’s place at the root of the panel to that at its tip. */
+function sparSeat(surface: Surface, panel: number, folds: readonly [Fold, Fold]): Seat {
+  const [from, to] = folds.map((fold, end) => {
+    const { chord, distanceFromRoot } = surface.stations[panel + end]!;
+    const { x, lower } = contourOf(fold, chord);
+    const under =
+      lower[
+        Math.max(
+          0,
+          x.findIndex((place) => place >= fold.sparPosition),
+        )
+      ]! *
+        chord +
+      fold.boardThickness;
+    return onSection(axesAt(surface, distanceFromRoot, panel), fold.sparPosition * chord, under);
+  }) as [Place3, Place3];
+  return flatSeat(from, towards(from, to), axesAt(surface, surface.stations[panel]!.distanceFromRoot, panel).upper);
 }
 
 type Line = Pick<Outer, 'points' | 'along'>;

@@ -137,6 +137,7 @@ const TOWARDS = [
   [4, 1],
   [1, 4],
   [1, 1],
+  [20, 1],
 ] as const;
 
 /** The sheets with what lies on them already, as it lies. */
