@@ -8,6 +8,7 @@ import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
+import { PartInSpace } from './PartInSpace';
 import { bodySolid, surfaceSolid, type Triangles } from './solids';
 
 const STEEPER = [1, 3, 6] as const;
@@ -33,6 +34,10 @@ export default function ThreeView({ design }: { readonly design: Design }) {
     ],
     [placed, design.bodies, steeper],
   );
+  const part = useAppSelector(({ plans: { laid, chosen } }) =>
+    laid?.list.parts.find(({ id }) => id === chosen || (chosen?.startsWith(`${id}-piece`) ?? false)),
+  );
+  const chosen = steeper === 1 && part?.seat ? { ...part, seat: part.seat } : null;
   const middle = (xMin + xMax) / 2;
   const size = Math.max(xMax - xMin, 2 * yMax);
   const cg = analysis?.mass.cg;
@@ -46,7 +51,7 @@ export default function ThreeView({ design }: { readonly design: Design }) {
     <div className="relative h-full w-full" data-testid="drawing">
       <div
         role="img"
-        aria-label={`${design.name} in space, angles against the datum drawn ${steeper} times as steep`}
+        aria-label={`${design.name} in space, angles against the datum drawn ${steeper} times as steep${chosen ? `, ${chosen.name} where it sits` : ''}`}
         className="h-full w-full"
       >
         <Canvas frameloop="demand" orthographic camera={{ near: -20000, far: 20000 }} dpr={[1, 2]}>
@@ -57,6 +62,7 @@ export default function ThreeView({ design }: { readonly design: Design }) {
             {solids.map((triangles, index) => (
               <Solid key={index} triangles={triangles} />
             ))}
+            {chosen && <PartInSpace part={chosen} />}
             <Datum from={xMin - 0.06 * size} to={xMax + 0.06 * size} />
             {cg && (
               <mesh position={[millimetresFromMetres(cg[0]), 0, millimetresFromMetres(cg[2])]} renderOrder={2}>

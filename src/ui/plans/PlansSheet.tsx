@@ -22,15 +22,9 @@ const VIEWS = [
 
 /** All parts as they are cut, laid on their sheets; the order of building. */
 export function PlansSheet({ design }: { readonly design: Design }) {
-  return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Sheets', sheet: <Sheets design={design} /> }} />;
-}
-
-function Sheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const { laid, progress, failure, scale } = useAppSelector((state) => state.plans);
+  const scale = useAppSelector((state) => state.plans.scale);
   const folds = useRecords('trialFolds');
-  const [shown, setShown] = useState(0);
-  const [view, setView] = useState<'sheets' | 'order'>('sheets');
   useEffect(() => {
     const later = setTimeout(() => void dispatch(layOutParts(design, folds, scale)), SETTLES);
     return () => {
@@ -38,6 +32,14 @@ function Sheets({ design }: { readonly design: Design }) {
       dispatch(cancelLaying());
     };
   }, [dispatch, design, folds, scale]);
+  return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Sheets', sheet: <Sheets design={design} /> }} />;
+}
+
+function Sheets({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { laid, progress, failure, scale } = useAppSelector((state) => state.plans);
+  const [shown, setShown] = useState(0);
+  const [view, setView] = useState<'sheets' | 'order'>('sheets');
   if (!laid)
     return (
       <div className="p-6">
