@@ -14,6 +14,7 @@ import {
   type Vector3,
   vectorFromPoint,
 } from '@/core/1-base/units/convert';
+import { bodyBoardMasses, surfaceBoardMasses } from '@/core/4-parts/boardMass';
 import type { MassElement } from './massElement';
 
 /** Sheets by contour: one that was measured is not measured again for every trial. */
@@ -34,7 +35,8 @@ const SLICES = 12;
 export function surfaceElements(design: Design, surface: PlacedSurface): MassElement[] {
   const { source } = surface;
   const material = design.materials.find(({ id }) => id === source.construction?.material);
-  const elements = [...boardElements(surface, material), ...sparElements(surface)];
+  const closed = source.construction?.countedBy === 'parts' ? surfaceBoardMasses(design, source) : [];
+  const elements = [...boardElements(surface, material), ...closed, ...sparElements(surface)];
   // What was weighed is there, even where every bit of board is said to be cut away.
   return scaledTo(elements, source.measuredMass, () =>
     boardElements({ ...surface, source: { ...source, construction: undefined } }, PLACEHOLDER),
@@ -137,7 +139,7 @@ export function bodyElements(design: Design, body: Body): MassElement[] {
   const built = construction?.truss
     ? trussElements(body, construction.truss)
     : material && construction
-      ? sheetElements(body, construction, material.arealDensity)
+      ? boardOf(design, body, { construction, arealDensity: material.arealDensity })
       : [];
   const elements = [
     ...(construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built),
@@ -169,6 +171,17 @@ function bodyRods({ rods, position, mirrored }: Body): MassElement[] {
       return [...place(1), ...(rod.mirrored ? place(-1) : [])];
     }).flat();
   });
+}
+
+interface Build {
+  readonly construction: NonNullable<Body['construction']>;
+  readonly arealDensity: number;
+}
+
+/** Part by part as it is cut, where the body says so and its parts are drawn; else by its skin. */
+function boardOf(design: Design, body: Body, { construction, arealDensity }: Build): MassElement[] {
+  const parts = construction.countedBy === 'parts' ? bodyBoardMasses(design, body) : [];
+  return parts.length > 0 ? [...parts] : sheetElements(body, construction, arealDensity);
 }
 
 /** Board on every wall, in layers, and more of it where walls are doubled. */

@@ -67,12 +67,23 @@ export function BodyBuild({ body, construction }: { readonly body: Body; readonl
             value={construction.layers}
             onCommit={set(field(...of, 'layers'))}
           />
-          <QuantityField
-            label="Formers and tabs"
-            kind="percent"
-            value={100 * construction.extraFraction}
-            onCommit={shownTimes(100, set(field(...of, 'extraFraction')))}
-          />
+          {construction.countedBy === 'skin' && (
+            <QuantityField
+              label="Formers and tabs"
+              kind="percent"
+              value={100 * construction.extraFraction}
+              onCommit={shownTimes(100, set(field(...of, 'extraFraction')))}
+            />
+          )}
+          {body.kind !== 'round' && (
+            <CheckField
+              className="col-span-2"
+              checked={construction.countedBy === 'parts'}
+              onChange={(checked) => set(field(...of, 'countedBy'))(checked ? 'parts' : 'skin')}
+            >
+              weighed part by part, as its plans are cut
+            </CheckField>
+          )}
           {doublers.map((doubler, index) => (
             <DoublerRow
               key={index}

@@ -14,6 +14,9 @@ export const fastenings = {
     .meta({ description: 'What that tape or covering is; it stiffens the faces it lies on' }),
 };
 
+/** Whether weights take the drawn shape or the parts that are cut for it. */
+export const countedBy = (description: string) => z.enum(['skin', 'parts']).default('skin').meta({ description });
+
 const STRIP = 'of a strip that is held at one end and loaded at the other';
 
 /** A strip or rod that was bent: how far it sank under a weight. */
@@ -85,6 +88,7 @@ export const bodySchema = z
       .strictObject({
         material: identifier('Material sheet it is cut from, and its doublers'),
         layers: z.int().min(1).max(6).default(1).meta({ description: 'Layers of board all over' }),
+        countedBy: countedBy('Weighed by its skin and a share for the rest, or part by part as it is cut'),
         extraFraction: bounded('fraction', 'Formers, doublers and tabs as a share of the skin').default(0.15),
         doublers: z
           .array(

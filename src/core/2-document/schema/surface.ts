@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { checkTubes, fastenings, rodStock } from './airframe';
+import { countedBy, checkTubes, fastenings, rodStock } from './airframe';
 import { bounded, identifier, point, shortText } from './limits';
 import { SURFACE_ROLES } from './roles';
 import { sectionSchema } from './section';
@@ -123,6 +123,7 @@ export const surfaceSchema = z
       .strictObject({
         material: identifier('Material sheet it is cut from'),
         ...fastenings,
+        countedBy: countedBy('Weighed by its board alone, or with closing ribs and braces as they are cut'),
         lighteningFraction: bounded('fraction', 'Share of the board cut away in lightening holes').default(0),
       })
       .optional()

@@ -70,8 +70,7 @@ export function braceParts(surface: Surface): CutPart[] {
           ],
         },
         seat: braceSeat(surface, index, reach),
-        count: index === 0 ? 1 : 2,
-        mirrored: 0,
+        ...(index === 0 ? { count: 1, mirrored: 0 } : { count: 2, mirrored: 1 }),
         isAlongGrain: true,
         hasFace: false,
         notes: [

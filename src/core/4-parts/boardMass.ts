@@ -1,0 +1,113 @@
+import {
+  kilogramsPerSquareMetre,
+  metresFromMillimetres,
+  type Kilograms,
+  squareMetresFromSquareMillimetres,
+  type Vector3,
+} from '@/core/1-base/units/convert';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import { flattened, type Path } from '@/core/3-shape/outline/path';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { bodyParts } from './kinds/body/body';
+import { braceParts } from './kinds/joint';
+import { closingRibs } from './kinds/rib';
+import type { CutPart } from './part';
+import { placeIn, type Seat } from './seat';
+
+/** A part of board as a box of mass where it sits: centre and edges along x, y, z. Kilograms, metres. */
+export interface BoardMass {
+  readonly mass: Kilograms;
+  readonly centre: Vector3;
+  readonly size: Vector3;
+}
+
+/** Area of an outline, its centroid and how far it spreads about it: the sides of the rectangle that spreads as far [mm]. */
+interface Spread {
+  readonly area: number;
+  readonly x: number;
+  readonly y: number;
+  readonly long: number;
+  readonly high: number;
+}
+
+/** Arcs within this [mm]. */
+const FINE = 0.05;
+
+/** Moments of a polygon by its corners (Green’s theorem). [exact] for straight sides; holes run the other way round and count as less. */
+function spreadOf(paths: readonly Path[]): Spread {
+  let [area, mx, my, xx, yy] = [0, 0, 0, 0, 0];
+  for (const path of paths) {
+    const points = flattened(path, FINE);
+    points.forEach(([ax, ay], index) => {
+      const [bx, by] = points[(index + 1) % points.length]!;
+      const cross = ax * by - bx * ay;
+      area += cross / 2;
+      mx += (cross * (ax + bx)) / 6;
+      my += (cross * (ay + by)) / 6;
+      xx += (cross * (ax * ax + ax * bx + bx * bx)) / 12;
+      yy += (cross * (ay * ay + ay * by + by * by)) / 12;
+    });
+  }
+  const [x, y] = [mx / area, my / area];
+  const side = (second: number, mean: number) => Math.sqrt(Math.max(0, 12 * (second / area - mean ** 2)));
+  return { area, x, y, long: side(xx, x), high: side(yy, y) };
+}
+
+type Seated = CutPart & { readonly seat: Seat };
+
+/** Where the mass of one copy lies. */
+function massOf({ outline, seat }: Seated, arealDensity: number): BoardMass {
+  const { area, x, y, long, high } = spreadOf([outline.edge, ...outline.holes]);
+  const { along, up } = seat.findLast(({ from }) => x >= from) ?? seat[0];
+  const edge = (axis: 0 | 1 | 2) => metresFromMillimetres(Math.abs(along[axis]) * long + Math.abs(up[axis]) * high);
+  const [cx, cy, cz] = placeIn(seat, [x, y]);
+  return {
+    mass: squareMetresFromSquareMillimetres(area) * kilogramsPerSquareMetre(arealDensity),
+    centre: [metresFromMillimetres(cx), metresFromMillimetres(cy), metresFromMillimetres(cz)],
+    size: [edge(0), edge(1), edge(2)],
+  };
+}
+
+const mirrored = ({ centre: [x, y, z], ...rest }: BoardMass): BoardMass => ({ ...rest, centre: [x, -y, z] });
+
+/** All copies of parts of a sheet where they sit; what has a left one has it on the left. */
+function massesOf(parts: readonly CutPart[], arealDensity: number, isPair: boolean): BoardMass[] {
+  return parts.flatMap((part): BoardMass[] => {
+    if (!part.seat) return [];
+    const own = massOf({ ...part, seat: part.seat }, arealDensity);
+    const times = (count: number, one: BoardMass) => (count > 0 ? [{ ...one, mass: one.mass * count }] : []);
+    const left = isPair ? part.count / 2 : part.mirrored;
+    return [...times(part.count - left, own), ...times(left, mirrored(own))];
+  });
+}
+
+/** What closes and joins a surface beside its board, as it is cut. */
+export function surfaceBoardMasses({ materials }: Design, surface: Surface): readonly BoardMass[] {
+  const sheet = materials.find(({ id }) => id === surface.construction?.material);
+  return sheet ? massesOf([...closingRibs(surface), ...braceParts(surface)], sheet.arealDensity, false) : [];
+}
+
+interface Known {
+  readonly from: readonly unknown[];
+  readonly masses: readonly BoardMass[];
+}
+
+/** By the body as it is drawn: what it follows from has to be the same. */
+const known = new WeakMap<Body, Known>();
+
+/**
+ * The board of a body part by part as it is cut, where it sits; none for what
+ * is bent round or built of sticks. Thickness counts with the sheet, not in
+ * the spread.
+ */
+export function bodyBoardMasses(design: Design, body: Body): readonly BoardMass[] {
+  const sheet = design.materials.find(({ id }) => id === body.construction?.material);
+  if (!sheet || body.kind === 'round' || body.construction?.truss) return [];
+  const from = [design.surfaces, design.materials, design.massItems, design.propulsion, design.wheels];
+  const before = known.get(body);
+  if (before && before.from.every((list, index) => list === from[index])) return before.masses;
+  const masses = massesOf(bodyParts(design, body).parts, sheet.arealDensity, body.mirrored);
+  known.set(body, { from, masses });
+  return masses;
+}
