@@ -12,6 +12,7 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import { bodyParts } from './kinds/body/body';
 import { braceParts } from './kinds/joint';
 import { closingRibs } from './kinds/rib';
+import { sparParts } from './kinds/skin';
 import type { CutPart } from './part';
 import { placeIn, type Seat } from './seat';
 
@@ -82,10 +83,12 @@ function massesOf(parts: readonly CutPart[], arealDensity: number, isPair: boole
   });
 }
 
-/** What closes and joins a surface beside its board, as it is cut. */
+/** What stands in a surface and closes it beside its board, as it is cut. */
 export function surfaceBoardMasses({ materials }: Design, surface: Surface): readonly BoardMass[] {
   const sheet = materials.find(({ id }) => id === surface.construction?.material);
-  return sheet ? massesOf([...closingRibs(surface), ...braceParts(surface)], sheet.arealDensity, false) : [];
+  return sheet
+    ? massesOf([...sparParts(surface), ...closingRibs(surface), ...braceParts(surface)], sheet.arealDensity, false)
+    : [];
 }
 
 interface Known {

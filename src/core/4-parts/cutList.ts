@@ -9,7 +9,7 @@ import { balanceRig, bladeTemplates } from './kinds/rig';
 import { nameOfSurface } from './kinds/panels';
 import { plateParts } from './kinds/plate';
 import { closingRibs, ribParts, templateParts } from './kinds/rib';
-import { curvedSkinParts, skinParts } from './kinds/skin';
+import { curvedSkinParts, skinParts, sparParts } from './kinds/skin';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
 export interface CutOptions {
@@ -34,6 +34,7 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
       parts: [
         ...plateParts(surface),
         ...skins.parts,
+        ...sparParts(surface),
         ...curvedSkinParts(surface),
         ...ribParts(surface),
         ...closingRibs(surface),

@@ -5,6 +5,7 @@ import { allowancesOf } from '@/core/4-parts/allowances';
 import { type Cost, costOf } from '@/core/4-parts/cost';
 import { cutLengthOf, massOfPart } from '@/core/4-parts/layout';
 import type { CutPart } from '@/core/4-parts/part';
+import { skinEstimate } from '@/core/4-weight/skinEstimate';
 import { useAppSelector } from '@/store/hooks';
 import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
 import { MaybeField } from '../fields/MaybeField';
@@ -134,8 +135,9 @@ function WeightOfParts({ design, parts }: { readonly design: Design; readonly pa
     <>
       <Fact label="Board parts weigh">{formatMass(gramsFromKilograms(own), units)}</Fact>
       {counted !== undefined && (
-        <Fact label="Weights count for the airframe">{formatMass(gramsFromKilograms(counted), units)}</Fact>
+        <Fact label="Weights count, with rods, glue, covering">{formatMass(gramsFromKilograms(counted), units)}</Fact>
       )}
+      <Fact label="By skin and shares alone">{formatMass(gramsFromKilograms(skinEstimate(design)), units)}</Fact>
     </>
   );
 }

@@ -123,7 +123,9 @@ export const surfaceSchema = z
       .strictObject({
         material: identifier('Material sheet it is cut from'),
         ...fastenings,
-        countedBy: countedBy('Weighed by its board alone, or with closing ribs and braces as they are cut'),
+        countedBy: countedBy(
+          'Weighed by its board alone, or with folded spars, closing ribs and braces as they are cut',
+        ),
         lighteningFraction: bounded('fraction', 'Share of the board cut away in lightening holes').default(0),
       })
       .optional()

@@ -138,20 +138,15 @@ export function skinParts(
   const parts: CutPart[] = [];
   const faults: PartFault[] = [];
   if (!construction) return { parts, faults };
-  const name = nameOfSurface(surface);
-  const panels = stations.length - 1;
-  for (let panel = 0; panel < panels; panel++) {
+  for (let panel = 0; panel + 1 < stations.length; panel++) {
     const [a, b] = [stations[panel]!, stations[panel + 1]!];
     if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar') continue;
-    const label = panels > 1 ? `${name}, panel ${panel + 1}` : name;
-    const tooShort = [a, b].find(({ section, chord }) => {
-      const fold = section as Fold;
-      return fold.sparPosition * chord < fold.boardThickness + 1;
-    });
-    if (tooShort) {
+    const label = labelOf(surface, panel);
+    const short = tooShort([a, b]);
+    if (short) {
       faults.push({
         owner: id,
-        message: say`${label} cannot be folded: ahead of the spar there is less room than the board is thick on a chord of ${millimetres(tooShort.chord)}. Set the spar farther back, take thinner board, or make the tip a flat one.`,
+        message: say`${label} cannot be folded: ahead of the spar there is less room than the board is thick on a chord of ${millimetres(short.chord)}. Set the spar farther back, take thinner board, or make the tip a flat one.`,
       });
       continue;
     }
@@ -208,10 +203,31 @@ export function skinParts(
       hasFace: true,
       notes,
     });
-    parts.push(sparOf(surface, panel, label, [a.section, b.section]));
   }
   return { parts, faults };
 }
+
+/** The strips that stand in the folds of a surface, panel by panel. */
+export function sparParts(surface: Surface): CutPart[] {
+  const { stations, construction } = surface;
+  if (!construction) return [];
+  return stations.slice(0, -1).flatMap((a, panel): CutPart[] => {
+    const b = stations[panel + 1]!;
+    if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar') return [];
+    return tooShort([a, b]) ? [] : [sparOf(surface, panel, labelOf(surface, panel), [a.section, b.section])];
+  });
+}
+
+/** A panel by its name; the only one by that of its surface. */
+const labelOf = (surface: Surface, panel: number): string =>
+  surface.stations.length > 2 ? `${nameOfSurface(surface)}, panel ${panel + 1}` : nameOfSurface(surface);
+
+/** The end of a panel where ahead of the spar there is no room for a fold. */
+const tooShort = (ends: readonly Station[]): Station | undefined =>
+  ends.find(({ section, chord }) => {
+    const fold = section as Fold;
+    return fold.sparPosition * chord < fold.boardThickness + 1;
+  });
 
 /** A strip of board that stands in the fold, as high as the room there. */
 function sparOf(surface: Surface, panel: number, label: string, [root, tip]: readonly [Fold, Fold]): CutPart {
@@ -329,12 +345,10 @@ function alongTo({ points, along }: Line, x: number, start: number): number {
 export function curvedSkinParts(surface: Surface): CutPart[] {
   const { stations, construction, id } = surface;
   if (!construction) return [];
-  const name = nameOfSurface(surface);
-  const panels = stations.length - 1;
   return stations.slice(0, -1).flatMap((a, panel): CutPart[] => {
     const b = stations[panel + 1]!;
     if (a.section.kind !== 'curvedPlate' || b.section.kind !== 'curvedPlate') return [];
-    const label = panels > 1 ? `${name}, panel ${panel + 1}` : name;
+    const label = labelOf(surface, panel);
     const lineOf = ({ section, chord }: Station) => {
       const { x, upper, lower } = contourOf(section, chord);
       return Array.from(x, (place, index) => [place * chord, ((upper[index]! + lower[index]!) / 2) * chord] as const)
