@@ -60,9 +60,9 @@ function main(): void {
   if (values.out === undefined) return refuse(['Say where the files go: --out DIR.']);
   const formats: readonly PlanFormat[] =
     values.format === 'all'
-      ? [...PLAN_FORMATS, 'page']
+      ? [...PLAN_FORMATS, 'page', 'order']
       : PLAN_FORMATS.filter((format) => format === values.format).flatMap((format): PlanFormat[] =>
-          format === 'pdf' ? ['pdf', 'page'] : [format],
+          format === 'pdf' ? ['pdf', 'page', 'order'] : [format],
         );
   if (formats.length === 0) return refuse([`--format ${values.format}: give pdf, svg, dxf, csv or all.`]);
   const paper = PAPER_NAMES.find((name) => name === values.paper);

@@ -4,7 +4,7 @@ import { said } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { lengthOf } from '@/core/3-shape/outline/path';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
-import { buildOrder } from '@/core/4-parts/buildOrder';
+import { buildOrder } from '@/core/4-parts/build/buildOrder';
 import { cutListOf } from '@/core/4-parts/cutList';
 import { layOut, USUAL_LAYOUT } from '@/core/4-parts/layout';
 import { aircraft } from './aircraft';

@@ -9,7 +9,8 @@ import { balanceRig, bladeTemplates } from './kinds/rig';
 import { nameOfSurface } from './kinds/panels';
 import { plateParts } from './kinds/plate';
 import { closingRibs, ribParts, templateParts } from './kinds/rib';
-import { curvedSkinParts, skinParts, sparParts } from './kinds/skin';
+import { curvedSkinParts } from './kinds/curvedSheet';
+import { skinParts, sparParts } from './kinds/skin';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
 export interface CutOptions {
@@ -22,7 +23,8 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
   const faults: PartFault[] = [];
   const surfaces = design.surfaces.map((surface) => {
     const own = folds.filter(({ material }) => material === surface.construction?.material);
-    const skins = skinParts(surface, own);
+    const sheet = design.materials.find(({ id }) => id === surface.construction?.material);
+    const skins = skinParts(surface, own, sheet);
     const templates = templateParts(surface);
     faults.push(...skins.faults);
     if (!surface.construction && templates.parts.length === 0)

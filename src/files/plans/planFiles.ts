@@ -3,17 +3,19 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Layout } from '@/core/4-parts/layout';
 import type { CutList } from '@/core/4-parts/part';
 import type { Analysis } from '@/core/analyse';
-import type { DisplayUnits } from '@/words/formatQuantity';
+import { type DisplayUnits, METRIC } from '@/words/formatQuantity';
 import { cutListTable } from './cutListTable';
 import { designPage } from './designPage';
+import { buildOrder } from '@/core/4-parts/build/buildOrder';
+import { orderPages } from './orderPages';
 import { planDxf } from './planDxf';
 import { type Paper, planPdf } from './planPdf';
 import { headOf, type Heading, planSheets } from './planSheet';
 import { planSvg } from './planSvg';
 
 export const PLAN_FORMATS = ['pdf', 'svg', 'dxf', 'csv'] as const;
-/** Those, and the one page of the design. */
-export type PlanFormat = (typeof PLAN_FORMATS)[number] | 'page';
+/** Those, the one page of the design, and the order of building. */
+export type PlanFormat = (typeof PLAN_FORMATS)[number] | 'page' | 'order';
 
 export interface PlanOptions {
   readonly formats: readonly PlanFormat[];
@@ -40,6 +42,15 @@ export function planFiles(
     files.set(`${base}.pdf`, planPdf(sheets, { paper, ...(printed ? { printed } : {}) }));
   if (formats.includes('page') && told)
     files.set(`${base} one page.pdf`, designPage(design, told.analysis, { units: told.units, title: headOf(heading) }));
+  if (formats.includes('order') && list.parts.length > 0)
+    files.set(
+      `${base} build order.pdf`,
+      orderPages(buildOrder(design, list), {
+        title: headOf(heading),
+        units: told?.units ?? METRIC,
+        done: design.built,
+      }),
+    );
   for (const sheet of sheets) {
     if (formats.includes('svg')) files.set(`${base} ${fileName(sheet.name)}.svg`, strToU8(planSvg(sheet)));
     if (formats.includes('dxf')) files.set(`${base} ${fileName(sheet.name)}.dxf`, strToU8(planDxf(sheet)));

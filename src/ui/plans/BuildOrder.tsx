@@ -1,5 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
-import { type BuildStep, buildOrder } from '@/core/4-parts/buildOrder';
+import { type BuildStep, buildOrder } from '@/core/4-parts/build/buildOrder';
 import type { CutList } from '@/core/4-parts/part';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';

@@ -94,6 +94,9 @@ export function ToPaper({ design, laid }: LaidProps) {
         <Button disabled={isBusy || !analysis} onClick={() => void take(['page'])}>
           One page
         </Button>
+        <Button disabled={isBusy} onClick={() => void take(['order'])}>
+          Build order
+        </Button>
         <Button disabled={isBusy} onClick={() => void take(['svg'])}>
           SVG
         </Button>
@@ -103,7 +106,7 @@ export function ToPaper({ design, laid }: LaidProps) {
         <Button disabled={isBusy} onClick={() => void take(['csv'])}>
           Cut list
         </Button>
-        <Button disabled={isBusy} onClick={() => void take(['pdf', 'page', 'svg', 'dxf', 'csv'], true)}>
+        <Button disabled={isBusy} onClick={() => void take(['pdf', 'page', 'order', 'svg', 'dxf', 'csv'], true)}>
           All (ZIP)
         </Button>
       </div>

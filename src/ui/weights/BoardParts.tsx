@@ -15,6 +15,7 @@ import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { BodyFields } from './BodyFields';
 import { shownTimes, useSet } from '../fields/useSet';
+import { CheckField } from '../fields/CheckField';
 import { FasteningFields } from './FasteningFields';
 
 /** What each board part is cut from, glued with and covered by. */
@@ -139,6 +140,17 @@ function Details({ part }: { readonly part: Surface }) {
         onCommit={shownTimes(100, set(field('surfaces', part.id, 'construction', 'lighteningFraction')))}
       />
       <p className="self-end text-label text-faint">Holes want film over them: add it as cover.</p>
+      {part.stations.some(({ section }) => section.kind === 'foldedOverSpar') && (
+        <CheckField
+          className="col-span-2"
+          checked={construction.countedBy === 'parts'}
+          onChange={(checked) =>
+            set(field('surfaces', part.id, 'construction', 'countedBy'))(checked ? 'parts' : 'skin')
+          }
+        >
+          with spar strips, closing ribs and braces, as its plans are cut
+        </CheckField>
+      )}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
-import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { SectionOf } from '@/core/2-document/schema/section';
+import type { Material } from '@/core/2-document/schema/airframe';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { openLine, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { LineKind, PartLine } from '@/core/3-shape/outline/partOutline';
@@ -9,9 +9,10 @@ import { foldNose } from '@/core/3-shape/section/foldNose';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { develop, type Developed, type Place3 } from '../develop';
 import type { CutPart, PartFault } from '../part';
-import { anticlockwise } from '../polygons';
 import { flatSeat, type Seat, towards } from '../seat';
-import { nameOfSurface, sidesOf } from './panels';
+import { labelOf, lengths, placed, skinOutline } from './laidFlat';
+import { sidesOf } from './panels';
+import { hingesBelow, hingesOn, type Laid, type Line, pointAt } from './skinHinges';
 import { axesAt, onSection } from './surfaceSeat';
 
 type Fold = SectionOf<'foldedOverSpar'>;
@@ -21,20 +22,9 @@ const STRAIGHT = 6;
 const NOSE = 48;
 
 /** A contour of a fold along its outer face: places over the section, and which of them are lines of the pattern. */
-interface Outer {
-  readonly points: readonly (readonly [x: number, z: number])[];
+interface Outer extends Line {
   readonly pattern: FoldPattern;
-  /** Length of the outer face up to each point. */
-  readonly along: readonly number[];
 }
-
-const lengths = (points: readonly (readonly [number, number])[]): number[] => {
-  let sum = 0;
-  return points.map(([x, z], index) => {
-    if (index > 0) sum += Math.hypot(x - points[index - 1]![0], z - points[index - 1]![1]);
-    return sum;
-  });
-};
 
 /** From where the lower skin ends, forward to the spar, round the nose and back above to where the upper skin ends. */
 function outerOf(section: Fold, chord: number, folds: readonly SeenFold[]): Outer {
@@ -66,34 +56,66 @@ function riseOf(section: Fold, chord: number, top: number): number {
   return top - section.boardThickness * (end >= chord ? 2 : 1);
 }
 
-/** A contour where its station is: turned by its twist about the nose, set back by its offset. */
-const placed = (
-  points: readonly (readonly [number, number])[],
-  { twist, leadingEdgeOffset, distanceFromRoot }: Station,
-): Place3[] => {
-  const angle = radiansFromDegrees(twist);
-  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)];
-  return points.map(([x, z]) => [leadingEdgeOffset + x * cosine + z * sine, distanceFromRoot, z * cosine - x * sine]);
-};
+/** Lines of a pattern that are drawn on a skin; one or two scores round a nose are dents. */
+const WORKED = ['score', 'spar', 'bevel'] as const;
+const DENTS_UP_TO = 2;
 
-const WORKED: Readonly<Record<FoldPattern['lines'][number]['kind'], LineKind | null>> = {
-  score: 'score',
-  spar: 'mark',
-  bevel: 'bevel',
-  edge: null,
-};
+/** Both ends of a panel, scored alike: as often as the end that needs more. */
+function alikeScored(
+  folds: readonly [Fold, Fold],
+  chords: readonly [number, number],
+  seen: readonly SeenFold[],
+): readonly [Outer, Outer] {
+  const scoresOf = (fold: Fold, chord: number) =>
+    foldPattern(fold, chord, { scored: 'inner' }).lines.filter(({ kind }) => kind === 'score').length;
+  const scores = Math.max(scoresOf(folds[0], chords[0]), scoresOf(folds[1], chords[1]));
+  return [outerOf({ ...folds[0], scores }, chords[0], seen), outerOf({ ...folds[1], scores }, chords[1], seen)];
+}
 
-/** The point of a flat edge after so much of the outer face. */
-function pointAt(edge: readonly Point[], along: readonly number[], place: number): Point {
-  const after = Math.max(
-    1,
-    along.findIndex((length) => length >= place),
+const placesOf = ({ pattern }: Outer, kind: FoldPattern['lines'][number]['kind']): number[] =>
+  pattern.lines.filter((line) => line.kind === kind).map(({ at }) => at);
+
+/** A line from one end of a panel to the other, by the places on the patterns of both. */
+function across({ cut }: Laid, root: Outer, tip: Outer, at: readonly [number, number]): PartLine['path'] {
+  return openLine([
+    pointAt(cut.near, root.along, onOuter(root.pattern, at[0])),
+    pointAt(cut.far, tip.along, onOuter(tip.pattern, at[1])),
+  ]);
+}
+
+/** Scores or dents, the places of the spar, the bevel. */
+function workedLines(laid: Laid, root: Outer, tip: Outer): PartLine[] {
+  return WORKED.flatMap((kind) => {
+    const [near, far] = [placesOf(root, kind), placesOf(tip, kind)];
+    const drawn: LineKind = kind === 'spar' ? 'mark' : kind === 'score' && near.length <= DENTS_UP_TO ? 'dent' : kind;
+    return near.length === far.length
+      ? near.map((at, index): PartLine => ({ kind: drawn, path: across(laid, root, tip, [at, far[index]!]) }))
+      : [];
+  });
+}
+
+/** How far within the spar lines the paper is peeled: under the spar it stays [mm]. */
+const WITHIN = 2;
+
+/** From where to where the inner paper comes off: round the nose, from spar to spar. */
+function peelLines(laid: Laid, root: Outer, tip: Outer): PartLine[] {
+  const [near, far] = [placesOf(root, 'spar'), placesOf(tip, 'spar')];
+  if (near.length !== 2 || far.length !== 2) return [];
+  return [WITHIN, -WITHIN].map((by, index): PartLine => ({
+    kind: 'peel',
+    path: across(laid, root, tip, [near[index]! + by, far[index]! + by]),
+  }));
+}
+
+/** Ends that meet at a break in dihedral are trimmed at half its angle. */
+function endNotes({ stations }: Surface, panel: number): Words[] {
+  const dihedralOf = (index: number) => (index < 0 ? -stations[0]!.dihedral : stations[index]!.dihedral);
+  return [
+    ['inner end', dihedralOf(panel) - dihedralOf(panel - 1)] as const,
+    ...(panel + 2 < stations.length ? [['outer end', dihedralOf(panel + 1) - dihedralOf(panel)] as const] : []),
+  ].flatMap(([end, angle]) =>
+    Math.abs(angle) < 0.5 ? [] : [say`${end}: trim at ${degrees(Math.abs(angle) / 2, 1)} once it is folded`],
   );
-  const index = along.at(-1)! < place ? along.length - 1 : after;
-  const [from, to] = [along[index - 1]!, along[index]!];
-  const share = to > from ? Math.min(1, Math.max(0, (place - from) / (to - from))) : 0;
-  const [a, b] = [edge[index - 1]!, edge[index]!];
-  return [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share];
 }
 
 /** Where a line of the pattern lies on the outer face: the pattern counts along the face that keeps its length. */
@@ -126,13 +148,11 @@ function asCut(edge: readonly Point[], { along, pattern }: Outer): Point[] {
   });
 }
 
-/** Along the board to the right, nose up: developed skins grow to +y from the end of the lower skin; upside down they lie as they are folded. */
-const skinOutline = ({ near, far }: Developed) => anticlockwise(polygon([...near, ...far.toReversed()]));
-
 /** A skin for each panel of a folded surface, and the spar that stands in it. */
 export function skinParts(
   surface: Surface,
   folds: readonly SeenFold[],
+  sheet?: Material,
 ): { readonly parts: CutPart[]; readonly faults: PartFault[] } {
   const { stations, construction, id } = surface;
   const parts: CutPart[] = [];
@@ -150,43 +170,31 @@ export function skinParts(
       });
       continue;
     }
-    const [root, tip] = [outerOf(a.section, a.chord, folds), outerOf(b.section, b.chord, folds)];
+    const [root, tip] = alikeScored([a.section, b.section], [a.chord, b.chord], folds);
     const flat = develop(placed(root.points, a), placed(tip.points, b));
     const cut: Developed = { near: asCut(flat.near, root), far: asCut(flat.far, tip) };
-    const count = Math.min(root.pattern.lines.length, tip.pattern.lines.length);
-    const sameLines = root.pattern.lines.length === tip.pattern.lines.length;
-    const lines = (sameLines ? root.pattern.lines : root.pattern.lines.filter(({ kind }) => kind === 'spar'))
-      .slice(0, count)
-      .flatMap((line, index): PartLine[] => {
-        const kind = WORKED[line.kind];
-        const other = sameLines
-          ? tip.pattern.lines[index]!
-          : tip.pattern.lines.filter((one) => one.kind === 'spar')[index]!;
-        return kind === null
-          ? []
-          : [
-              {
-                kind,
-                path: openLine([
-                  pointAt(cut.near, root.along, onOuter(root.pattern, line.at)),
-                  pointAt(cut.far, tip.along, onOuter(tip.pattern, other.at)),
-                ]),
-              },
-            ];
-      });
+    const laid: Laid = { root, tip, cut };
+    const scored = a.section.scoredFace ?? 'inner';
+    const isPeeled = scored === 'inner' && sheet?.faces === 'both';
     const outline = {
       name: `${label}, skin`,
       edge: skinOutline(cut),
       holes: [],
-      lines: [...lines, ...hingesOn(surface, panel, { root, tip, cut, start: root.points.length - STRAIGHT - 1 })],
+      lines: [
+        ...workedLines(laid, root, tip),
+        ...(isPeeled ? peelLines(laid, root, tip) : []),
+        ...hingesOn(surface, panel, { ...laid, start: root.points.length - STRAIGHT - 1 }),
+        ...hingesBelow(surface, panel, laid),
+      ],
       texts: [
         { words: `${label}, skin`, at: pointAt(cut.near, root.along, 0.15 * root.along.at(-1)!), height: 6, turn: 0 },
       ],
     };
-    const scored = a.section.scoredFace ?? 'inner';
     const notes: Words[] = [
       say`${scored === 'inner' ? 'score inside, the outer paper stays' : 'cut outside and crack, the inner paper stays'}; root ${millimetres(root.pattern.cutWidth, 1)}, tip ${millimetres(tip.pattern.cutWidth, 1)}`,
     ];
+    if (isPeeled) notes.push(say`peel the inner paper between the peel lines before it is bent; outside it stays`);
+    notes.push(...endNotes(surface, panel));
     if (Math.abs(b.twist - a.twist) > 0.05)
       notes.push(
         say`twist ${degrees(b.twist - a.twist, 1)} to the tip is set on the building board, the skin is bent by it`,
@@ -217,10 +225,6 @@ export function sparParts(surface: Surface): CutPart[] {
     return tooShort([a, b]) ? [] : [sparOf(surface, panel, labelOf(surface, panel), [a.section, b.section])];
   });
 }
-
-/** A panel by its name; the only one by that of its surface. */
-const labelOf = (surface: Surface, panel: number): string =>
-  surface.stations.length > 2 ? `${nameOfSurface(surface)}, panel ${panel + 1}` : nameOfSurface(surface);
 
 /** The end of a panel where ahead of the spar there is no room for a fold. */
 const tooShort = (ends: readonly Station[]): Station | undefined =>
@@ -281,104 +285,4 @@ function sparSeat(surface: Surface, panel: number, folds: readonly [Fold, Fold])
     return onSection(axesAt(surface, distanceFromRoot, panel), fold.sparPosition * chord, under);
   }) as [Place3, Place3];
   return flatSeat(from, towards(from, to), axesAt(surface, surface.stations[panel]!.distanceFromRoot, panel).upper);
-}
-
-type Line = Pick<Outer, 'points' | 'along'>;
-
-interface Laid {
-  readonly root: Line;
-  readonly tip: Line;
-  readonly cut: Developed;
-  /** First point of the stretch that a control is cut from, and which way it runs. */
-  readonly start: number;
-}
-
-/** Hinges of controls on the upper skin of a panel, with slits at their ends. */
-function hingesOn({ stations, controls }: Surface, panel: number, { root, tip, cut, start }: Laid): PartLine[] {
-  const whole = stations.at(-1)!.distanceFromRoot;
-  const [a, b] = [stations[panel]!, stations[panel + 1]!];
-  const span = b.distanceFromRoot - a.distanceFromRoot;
-  const shareOf = (d: number) => (d - a.distanceFromRoot) / span;
-  /** A place on the upper skin: along the panel and along the chord. */
-  const on = (d: number, chordShare: number): Point => {
-    const share = shareOf(d);
-    const [near, far] = [
-      pointAt(cut.near, root.along, alongTo(root, chordShare * a.chord, start)),
-      pointAt(cut.far, tip.along, alongTo(tip, chordShare * b.chord, start)),
-    ];
-    return [near[0] + (far[0] - near[0]) * share, near[1] + (far[1] - near[1]) * share];
-  };
-  return controls.flatMap((control): PartLine[] => {
-    if (control.allMoving) return [];
-    const [inner, outer] = [
-      Math.max(a.distanceFromRoot, control.from * whole),
-      Math.min(b.distanceFromRoot, control.to * whole),
-    ];
-    if (outer - inner < 1) return [];
-    const hinge = (d: number) =>
-      control.hingeInboard +
-      ((control.hingeOutboard - control.hingeInboard) * (d / whole - control.from)) / (control.to - control.from);
-    const isEdge = (d: number) => d <= a.distanceFromRoot + 0.5 || d >= b.distanceFromRoot - 0.5;
-    return [
-      {
-        kind: control.gap === 'sealed' ? 'hinge' : 'cut',
-        path: openLine([on(inner, hinge(inner)), on(outer, hinge(outer))]),
-      },
-      ...[inner, outer].flatMap((d): PartLine[] =>
-        isEdge(d) ? [] : [{ kind: 'cut', path: openLine([on(d, hinge(d)), on(d, 0.999)]) }],
-      ),
-    ];
-  });
-}
-
-/** Length along a contour up to a place of the chord, on the stretch from a point on. */
-function alongTo({ points, along }: Line, x: number, start: number): number {
-  for (let index = start + 1; index < points.length; index++) {
-    const [a, b] = [points[index - 1]![0], points[index]![0]];
-    if ((x - a) * (x - b) > 0 || a === b) continue;
-    return along[index - 1]! + ((along[index]! - along[index - 1]!) * (x - a)) / (b - a);
-  }
-  return Math.abs(points.at(-1)![0] - x) < Math.abs(points[start]![0] - x) ? along.at(-1)! : along[start]!;
-}
-
-/** The sheet of a curved plate laid flat, panel by panel. */
-export function curvedSkinParts(surface: Surface): CutPart[] {
-  const { stations, construction, id } = surface;
-  if (!construction) return [];
-  return stations.slice(0, -1).flatMap((a, panel): CutPart[] => {
-    const b = stations[panel + 1]!;
-    if (a.section.kind !== 'curvedPlate' || b.section.kind !== 'curvedPlate') return [];
-    const label = labelOf(surface, panel);
-    const lineOf = ({ section, chord }: Station) => {
-      const { x, upper, lower } = contourOf(section, chord);
-      return Array.from(x, (place, index) => [place * chord, ((upper[index]! + lower[index]!) / 2) * chord] as const)
-        .filter((_, index) => index % 4 === 0)
-        .toReversed();
-    };
-    const [root, tip] = [lineOf(a), lineOf(b)].map((points): Line => ({ points, along: lengths(points) })) as [
-      Line,
-      Line,
-    ];
-    const cut = develop(placed(root.points, a), placed(tip.points, b));
-    return [
-      {
-        id: `${id}-sheet-${panel + 1}`,
-        kind: 'skin',
-        owner: id,
-        name: `${label}, sheet`,
-        material: construction.material,
-        outline: {
-          name: `${label}, sheet`,
-          edge: skinOutline(cut),
-          holes: [],
-          lines: hingesOn(surface, panel, { root, tip, cut, start: 0 }),
-          texts: [{ words: `${label}, sheet`, at: [20, 20], height: 6, turn: 0 }],
-        },
-        ...sidesOf(surface),
-        isAlongGrain: true,
-        hasFace: true,
-        notes: [say`bend it round a tube before it is glued to its ribs`],
-      },
-    ];
-  });
 }

@@ -4,7 +4,7 @@ import { said } from '#/tests/matchers';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { buildOrder } from './buildOrder';
-import { cutListOf } from './cutList';
+import { cutListOf } from '../cutList';
 
 const orderOf = (design: Design) => buildOrder(design, cutListOf(design));
 
