@@ -2,6 +2,7 @@ import { gramsFromKilograms } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { massOfPart } from '@/core/4-parts/layout';
+import { packedPieces } from '@/core/4-parts/packed';
 import type { CutPart } from '@/core/4-parts/part';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { partChosen } from '@/store/plansSlice';
@@ -23,6 +24,7 @@ export function PlansStage({ design }: { readonly design: Design }) {
       <ToPaper design={design} laid={laid} />
       <SheetsNeeded design={design} laid={laid} />
       <Cutting design={design} />
+      <TakenApart design={design} />
       <PartList laid={laid} />
     </>
   );
@@ -59,6 +61,29 @@ function ChosenPart({ design, laid }: LaidProps) {
         {part.isAlongGrain && <li>grain of the board along it</li>}
         {part.hasFace && <li>drawn with its outer face down: do not turn it over</li>}
       </ul>
+    </Section>
+  );
+}
+
+/** What has to go into the car, and whether it does. */
+function TakenApart({ design }: Pick<LaidProps, 'design'>) {
+  const units = useAppSelector((state) => state.settings.units);
+  const { longestPanel } = design.brief;
+  const pieces = packedPieces(design);
+  const tooLong = longestPanel === undefined ? [] : pieces.filter(({ length }) => length > longestPanel);
+  return (
+    <Section title="Taken apart for the car">
+      {pieces.map(({ name, count, length, width, height }) => (
+        <Fact key={name} label={count > 1 ? `${name} (${count})` : name}>
+          {[length, width, height].map((edge) => formatLength(edge, units, 0)).join(' × ')}
+        </Fact>
+      ))}
+      {tooLong.map(({ name, length }) => (
+        <p key={name} className="mt-1 border-l-4 border-caution pl-2 text-label">
+          {name} is {formatLength(length, units, 0)} long, the brief carries {formatLength(longestPanel!, units, 0)}:
+          band or bolt the wing on, or push its halves over joiners.
+        </p>
+      ))}
     </Section>
   );
 }
