@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { expectAccessible, openDesign, toStage, watchErrors } from './support';
+import { drag, expectAccessible, openDesign, toStage, watchErrors } from './support';
 
 test('every part lies on its sheet, is looked at by keyboard, and follows the wing', async ({ page }) => {
   const noErrors = watchErrors(page);
@@ -49,4 +49,54 @@ test('pages, drawings and tables come as one archive; drawings measure in a brow
   }, svg);
   expect(measured.units).toBeCloseTo(100, 3);
   expect(measured.millimetres).toBeCloseTo(100, 1);
+});
+
+test('a part is laid by hand: dragged, by arrows, turned; it says where it clashes, the rest stays, undone it is as it was', async ({
+  page,
+}) => {
+  const noErrors = watchErrors(page);
+  await openDesign(page, 'Gannet Vee', 'Plans');
+  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible();
+  const part = page.getByRole('button', { name: /^Fuselage, tray/ }).first();
+  const other = page.locator('[data-part]').first();
+  const box = async (of = part) => (await of.boundingBox())!;
+  const [start, still] = [await box(), await box(other)];
+  await part.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('button', { name: 'Lay out anew' })).toBeVisible();
+  await expect.poll(async () => (await box()).x).toBeGreaterThan(start.x + 2);
+  await page.keyboard.press('r');
+  await page.keyboard.press('ArrowUp');
+  await drag(page, part, 0, 60);
+  await expect(page.getByRole('button', { name: /^Fuselage, tray, lies on another/ })).toBeVisible();
+  expect((await box(other)).x).toBeCloseTo(still.x, 0);
+  await expectAccessible(page);
+  for (let step = 0; step < 4; step++) await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Lay out anew' })).toBeHidden();
+  await expect.poll(async () => Math.abs((await box()).x - start.x)).toBeLessThan(1);
+  noErrors();
+});
+
+test('kerf, play and prices are typed by board; scale is chosen; at 390 px everything is there', async ({ page }) => {
+  const noErrors = watchErrors(page);
+  await openDesign(page, 'Lagoon Postman', 'Plans');
+  const cutting = page.getByRole('group', { name: 'Faced board 5 mm' });
+  await cutting.getByRole('textbox', { name: /^Kerf/ }).fill('12');
+  await cutting.getByRole('textbox', { name: /^Kerf/ }).press('Enter');
+  await expect(page.getByText(/must lie between 0 mm and 10 mm/).first()).toBeVisible();
+  await cutting.getByRole('textbox', { name: /^Kerf/ }).fill('0.2');
+  await cutting.getByRole('textbox', { name: /^Kerf/ }).press('Enter');
+  const price = page.getByRole('textbox', { name: /^Glue, 100 g/ });
+  await price.fill('4');
+  await price.press('Enter');
+  await expect(page.getByText('What is known costs')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Scale' }).click();
+  await page.getByRole('option', { name: '1 : 4' }).click();
+  await expect(page.getByRole('group', { name: /1 with \d+ parts/ }).first()).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'DXF' }).click();
+  await download;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectAccessible(page);
+  noErrors();
 });

@@ -78,7 +78,7 @@ function Sheets({ design }: { readonly design: Design }) {
           />
         )}
       </div>
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-soft px-3 py-2">
+      <div className="flex min-h-13 flex-wrap items-center gap-x-3 gap-y-1 border-t border-soft px-3 py-1">
         <Choices joined label="What is shown" options={VIEWS} value={view} onChange={(next) => next && setView(next)} />
         <Choices
           joined

@@ -127,10 +127,20 @@ function posesOf(item: NestItem, { sheet, gap, margin }: NestOptions): Pose[] {
   const turns = item.isAlongGrain ? [0, Math.PI] : [0, Math.PI / 2, Math.PI, -Math.PI / 2];
   const sides = item.mayFlip ? [item.isMirrored, !item.isMirrored] : [item.isMirrored];
   const [length, width] = [(sheet.length - 2 * margin) * FINE, (sheet.width - 2 * margin) * FINE];
-  return sides
+  const poses = sides
     .flatMap((isMirrored) => turns.map((turn) => poseOf(item, turn, isMirrored, gap)))
     .filter((pose) => pose.width <= length && pose.height <= width);
+  // Many parts look the same turned or turned over: one pose of each look is enough.
+  const looks = poses.map(({ path }) => lookOf(path));
+  return poses.filter((_, index) => looks.indexOf(looks[index]!) === index);
 }
+
+/** Corners in an order that does not depend on where the outline begins. */
+const lookOf = (path: Path64): string =>
+  path
+    .map(({ x, y }) => `${Number(x)},${Number(y)}`)
+    .toSorted()
+    .join(' ');
 
 /** How much the way along and across the sheet counts: used up from one end, or from one long side. */
 const TOWARDS = [
@@ -199,13 +209,20 @@ function bestPlace(pose: Pose, placed: readonly Placed[], { sheet, margin, towar
   return best;
 }
 
-/** Lays every part, the given order, each where it comes lowest on the first sheet that has room. */
+interface Begun {
+  readonly known: Forbidden;
+  readonly begun: readonly (readonly Placed[])[];
+  /** Sheets that the best so far takes. */
+  readonly most: number;
+}
+
+/** Lays every part, the given order, each where it comes lowest on the first sheet that has room; null where it takes more sheets than are allowed. */
 function* layInOrder(
   order: readonly number[],
   poses: readonly (readonly Pose[])[],
   options: Trial,
-  { known, begun }: { readonly known: Forbidden; readonly begun: readonly (readonly Placed[])[] },
-): Generator<void, Placed[][]> {
+  { known, begun, most }: Begun,
+): Generator<void, Placed[][] | null> {
   const sheets = begun.map((placed) => [...placed]);
   for (const item of order) {
     yield;
@@ -218,7 +235,11 @@ function* layInOrder(
         if (place && (!best || place.cost < best.cost)) best = { pose, ...place };
       }
       if (!best) continue;
-      if (sheet === sheets.length) sheets.push(placed);
+      if (sheet === sheets.length) {
+        // Worse already than what is known.
+        if (sheets.length >= most) return null;
+        sheets.push(placed);
+      }
       placed.push({ item, pose: best.pose, x: best.x, y: best.y });
       isLaid = true;
     }
@@ -286,14 +307,20 @@ export function* nest(items: readonly NestItem[], options: NestOptions): Steps<N
     const trial = first
       ? able.toSorted((a, b) => first(poses[b]![0]!) - first(poses[a]![0]!))
       : exchanged(order, random);
-    const steps = layInOrder(trial, poses, { ...options, towards }, { known, begun });
+    const steps = layInOrder(
+      trial,
+      poses,
+      { ...options, towards },
+      { known, begun, most: attempt === 0 ? Infinity : best.length },
+    );
     let step = steps.next();
     while (!step.done) {
       yield { done: done++, total };
       step = steps.next();
     }
-    if (attempt === 0 || worth(step.value, options) > worth(best, options)) {
-      best = step.value;
+    const laid = step.value;
+    if (laid && (attempt === 0 || worth(laid, options) > worth(best, options))) {
+      best = laid;
       order = trial;
     }
   }
