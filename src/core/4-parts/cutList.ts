@@ -2,6 +2,7 @@ import { say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
+import { allowancesOf } from './allowances';
 import { bodyParts } from './kinds/body/body';
 import { gaugeParts } from './kinds/gauge';
 import { braceParts, hornParts } from './kinds/joint';
@@ -24,7 +25,7 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
   const surfaces = design.surfaces.map((surface) => {
     const own = folds.filter(({ material }) => material === surface.construction?.material);
     const sheet = design.materials.find(({ id }) => id === surface.construction?.material);
-    const skins = skinParts(surface, own, sheet);
+    const skins = skinParts(surface, own, { sheet, massItems: design.massItems });
     const templates = templateParts(surface);
     faults.push(...skins.faults);
     if (!surface.construction && templates.parts.length === 0)
@@ -34,11 +35,11 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
       });
     return {
       parts: [
-        ...plateParts(surface),
+        ...plateParts(surface, design.massItems),
         ...skins.parts,
         ...sparParts(surface),
-        ...curvedSkinParts(surface),
-        ...ribParts(surface),
+        ...curvedSkinParts(surface, design.massItems),
+        ...ribParts(surface, sheet && allowancesOf(sheet).slot),
         ...closingRibs(surface),
         ...templates.parts,
         ...braceParts(surface),

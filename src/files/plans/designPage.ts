@@ -3,8 +3,9 @@ import type { Analysis } from '@/core/analyse';
 import type { UnitKind } from '@/core/1-base/units/unitKind';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { placeAll } from '@/core/3-shape/geometry/layout';
-import { flattened, mirrored, type Path, type Point } from '@/core/3-shape/outline/path';
+import { type PlacedSurface, placeAll } from '@/core/3-shape/geometry/layout';
+import { contourOf } from '@/core/3-shape/section/contour';
+import { flattened, mirrored, type Path, type Point, polygon } from '@/core/3-shape/outline/path';
 import { bodyPlan, bodySide, planOutline, sideOutline } from '@/core/3-shape/outline/views';
 import { type DisplayUnits, formatLength, formatValue, sentence } from '@/words/formatQuantity';
 import { bytesOf, newDocument } from './page';
@@ -50,7 +51,42 @@ export function designPage(
   return bytesOf(pdf);
 }
 
-/** Plan above, side below, both of one scale; balance point and window in the plan. @returns lower edge [mm] */
+/** Seen from ahead, y to the left of the page as the pilot sees the right wing: boards with their thickness, bodies at their widest frame. */
+function frontOutlines(design: Design, placed: readonly PlacedSurface[]): Path[] {
+  const boards = placed.flatMap(({ stations, mirrored: isPair }): Path[] => {
+    const rows = stations.map(({ y, z, chord, section }) => {
+      const { upper, lower } = contourOf(section, millimetresFromMetres(chord));
+      const half = (millimetresFromMetres(chord) * (Math.max(...upper) - Math.min(...lower))) / 2;
+      return [millimetresFromMetres(y), millimetresFromMetres(z), half] as const;
+    });
+    const [first, last] = [rows[0]!, rows.at(-1)!];
+    // Thickness stands square to the board.
+    const lean = Math.atan2(last[1] - first[1], last[0] - first[0]);
+    const edge = (side: 1 | -1) =>
+      rows.map(([y, z, half]): Point => [y - side * half * Math.sin(lean), z + side * half * Math.cos(lean)]);
+    const right = polygon([...edge(1), ...edge(-1).toReversed()]);
+    return isPair ? [right, flippedAcross(right)] : [right];
+  });
+  const bodies = design.bodies.flatMap(({ frames, position, mirrored: isPair }): Path[] => {
+    const half = Math.max(...frames.map(({ width }) => width)) / 2;
+    const [top, bottom] = [Math.max(...frames.map((one) => one.top)), Math.min(...frames.map((one) => one.bottom))];
+    const box = polygon([
+      [position.y - half, position.z + bottom],
+      [position.y + half, position.z + bottom],
+      [position.y + half, position.z + top],
+      [position.y - half, position.z + top],
+    ]);
+    return isPair ? [box, flippedAcross(box)] : [box];
+  });
+  return [...boards, ...bodies];
+}
+
+const flippedAcross = ({ vertices, ...rest }: Path): Path => ({
+  ...rest,
+  vertices: vertices.map(({ x, ...vertex }) => ({ ...vertex, x: -x })),
+});
+
+/** Plan above, front below it, then the side, all of one scale; balance point and window in the plan. @returns lower edge [mm] */
 function views(pdf: jsPDF, design: Design, { mass, window }: Analysis, [x0, y0]: Point): number {
   const placed = placeAll(design.surfaces);
   const plan = placed.flatMap((surface): Path[] => {
@@ -68,7 +104,7 @@ function views(pdf: jsPDF, design: Design, { mass, window }: Analysis, [x0, y0]:
   const [port, starboard] = span(points.map(([, y]) => y));
   const [low, high] = heights.length > 0 ? span(heights.map(([, z]) => z)) : ([0, 0] as const);
   const wide = PAGE[0] - 2 * MARGIN;
-  const scale = Math.min(wide / (starboard - port), 150 / (rear - front + (high - low) + 30));
+  const scale = Math.min(wide / (starboard - port), 150 / (rear - front + 2 * (high - low) + 45));
   const middle = x0 + wide / 2;
   // Nose up on the page: across is y, down is x.
   draw(pdf, above, ([x, y]) => [middle + (y - (port + starboard) / 2) * scale, y0 + (x - front) * scale]);
@@ -81,7 +117,12 @@ function views(pdf: jsPDF, design: Design, { mass, window }: Analysis, [x0, y0]:
     pdf.setDrawColor('#0f6b62');
     pdf.rect(middle - 3, x(window.forward), 6, x(window.aft) - x(window.forward), 'S');
   }
-  const floor = y0 + (rear - front) * scale + 8;
+  const ahead = y0 + (rear - front) * scale + 6;
+  draw(pdf, frontOutlines(design, placed), ([y, z]) => [
+    middle + (y - (port + starboard) / 2) * scale,
+    ahead + (high - z) * scale,
+  ]);
+  const floor = ahead + (high - low) * scale + 6;
   const across = Math.min(scale, wide / (rear - front));
   draw(pdf, side, ([along, z]) => [
     x0 + (wide - (rear - front) * across) / 2 + (along - front) * across,

@@ -1,11 +1,13 @@
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
+import type { MassItem } from '@/core/2-document/schema/airframe';
 import type { Control, Surface } from '@/core/2-document/schema/surface';
 import { openLine, type Path, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { PartLine, PartOutline, PartText } from '@/core/3-shape/outline/partOutline';
 import type { CutPart } from '../part';
 import { anticlockwise } from '../polygons';
 import { flatSeat, plus, type Seat, times } from '../seat';
+import { servosIn, withLetIn } from './letIn';
 import { edgesAt, nameOfSurface, type Run, runsOf, sidesOf } from './panels';
 import { axesAt } from './surfaceSeat';
 
@@ -124,11 +126,12 @@ function jointNotes({ stations }: Surface, { from, to, dihedral }: Run, thicknes
 }
 
 /** Flat, stepped and reflexed board of a surface: one part for each stretch without a break in dihedral. */
-export function plateParts(surface: Surface): CutPart[] {
+export function plateParts(surface: Surface, massItems: readonly MassItem[] = []): CutPart[] {
   const { stations, construction, id, mirrored, joint } = surface;
   if (!construction) return [];
   const name = nameOfSurface(surface);
   const runs = runsOf(surface);
+  const servos = servosIn(surface, massItems);
   return runs.flatMap((run, place): CutPart[] => {
     const { section } = stations[run.from]!;
     if (section.kind !== 'flatPlate' && section.kind !== 'steppedPlate' && section.kind !== 'reflexed') return [];
@@ -136,10 +139,11 @@ export function plateParts(surface: Surface): CutPart[] {
     const label = runs.length > 1 ? `${name}, panel ${place + 1}` : name;
     const controls = controlLines(surface, run, thickness);
     const lines: PartLine[] = [...controls.lines, ...marksOf(surface, run), ...bendLine(surface, run)];
+    const region = withLetIn({ edge: edgeOf(surface, run, () => 1), holes: [] }, servos, at);
     const half: PartOutline = {
       name: label,
-      edge: edgeOf(surface, run, () => 1),
-      holes: [],
+      edge: region.edge,
+      holes: region.holes,
       lines,
       texts: textsOf(surface, run, label),
     };
@@ -151,7 +155,7 @@ export function plateParts(surface: Surface): CutPart[] {
       material: construction.material,
       isAlongGrain: true,
       hasFace: section.kind === 'steppedPlate',
-      notes: [...jointNotes(surface, run, thickness), ...controls.notes],
+      notes: [...jointNotes(surface, run, thickness), ...controls.notes, ...region.notes],
     };
     const plate: CutPart = {
       ...base,

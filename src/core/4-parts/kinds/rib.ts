@@ -1,11 +1,12 @@
-import { millimetres, say } from '@/core/1-base/words/phrase';
+import type { Millimetres } from '@/core/1-base/units/convert';
+import { millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
-import { areaOf, boundsOf, type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
+import { areaOf, boundsOf, circle, type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { type BlockPiece, CARD, type CutPart } from '../part';
-import { anticlockwise, grown } from '../polygons';
+import { anticlockwise, cutOut, grown, type Region, spanAt } from '../polygons';
 import { flatSeat, type Seat } from '../seat';
 import { axesAt } from './surfaceSeat';
 import { edgesAt, nameOfSurface, sidesOf } from './panels';
@@ -14,7 +15,7 @@ import { edgesAt, nameOfSurface, sidesOf } from './panels';
 const MOST_RIBS = 60;
 
 /** Ribs of a bent sheet or of a wing under film, at even steps from root to tip. */
-export function ribParts(surface: Surface): CutPart[] {
+export function ribParts(surface: Surface, slot: Millimetres = 0.3): CutPart[] {
   const { stations, construction, id } = surface;
   if (!construction) return [];
   const name = nameOfSurface(surface);
@@ -38,6 +39,7 @@ export function ribParts(surface: Surface): CutPart[] {
       const { chord } = edgesAt(surface, place);
       number++;
       const label = `${name}, rib ${number}`;
+      const region = withRods(anticlockwise(ribEdge({ ...a, chord })), rodsAt(surface, place), slot);
       parts.push({
         id: `${id}-rib-${number}`,
         kind: 'rib',
@@ -46,8 +48,8 @@ export function ribParts(surface: Surface): CutPart[] {
         material: construction.material,
         outline: {
           name: label,
-          edge: anticlockwise(ribEdge({ ...a, chord })),
-          holes: [],
+          edge: region.edge,
+          holes: region.holes,
           lines: marksOf(chord),
           texts: [{ words: label, at: [0.3 * chord, 0.02 * chord], height: Math.min(5, 0.03 * chord), turn: 0 }],
         },
@@ -55,11 +57,59 @@ export function ribParts(surface: Surface): CutPart[] {
         isAlongGrain: false,
         hasFace: false,
         seat: seatAt(surface, place, isLast && rib === bays ? panel : undefined),
-        notes: [say`${millimetres(place, 0)} from the root`],
+        notes: [say`${millimetres(place, 0)} from the root`, ...region.notes],
       });
     }
   }
   return parts;
+}
+
+type Rod = Surface['spars'][number];
+
+/** Rods where they pass a place of a surface, behind its nose there. */
+function rodsAt(surface: Surface, place: Millimetres): { readonly rod: Rod; readonly x: Millimetres }[] {
+  const { nose } = edgesAt(surface, place);
+  return surface.spars.flatMap((rod) => {
+    const { start, end } = rod;
+    const length = end.distanceFromRoot - start.distanceFromRoot;
+    if (length <= 0 || place < start.distanceFromRoot - 0.5 || place > end.distanceFromRoot + 0.5) return [];
+    const x = start.x + ((end.x - start.x) * (place - start.distanceFromRoot)) / length;
+    return [{ rod, x: x - nose }];
+  });
+}
+
+/** A rib with the rods that run through it cut out: at its upper edge, its lower one or midway, as they lie. */
+function withRods(
+  edge: Path,
+  rods: readonly { readonly rod: Rod; readonly x: Millimetres }[],
+  slot: Millimetres,
+): Region & { readonly notes: readonly Words[] } {
+  let region: Region = { edge, holes: [] };
+  const notes: Words[] = [];
+  for (const { rod, x } of rods) {
+    const name = rod.name || rod.id;
+    const [low, high] = spanAt(edge, x);
+    const [w, h] = [rod.width + 2 * slot, (rod.shape === 'rectangle' ? rod.height : rod.width) + 2 * slot];
+    if (!(high > low) || h <= 2 * slot) continue;
+    if (high - low < h + 1) {
+      notes.push(say`${name} is as high as the rib there: the rib is cut in two and butts against it`);
+      continue;
+    }
+    const middle =
+      rod.level === 'upper' ? high - h / 2 + slot : rod.level === 'lower' ? low + h / 2 - slot : (low + high) / 2;
+    const path =
+      rod.shape === 'rectangle'
+        ? polygon([
+            [x - w / 2, middle - h / 2],
+            [x + w / 2, middle - h / 2],
+            [x + w / 2, middle + h / 2],
+            [x - w / 2, middle + h / 2],
+          ])
+        : circle([x, middle], w / 2);
+    region = cutOut(region, [path]) ?? region;
+    notes.push(say`${name} runs through, ${millimetres(slot, 1)} of play`);
+  }
+  return { ...region, notes };
 }
 
 /** A section by itself, nose at its origin. */

@@ -1,6 +1,6 @@
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import type { SectionOf } from '@/core/2-document/schema/section';
-import type { Material } from '@/core/2-document/schema/airframe';
+import type { MassItem, Material } from '@/core/2-document/schema/airframe';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { openLine, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { LineKind, PartLine } from '@/core/3-shape/outline/partOutline';
@@ -12,7 +12,8 @@ import type { CutPart, PartFault } from '../part';
 import { flatSeat, type Seat, towards } from '../seat';
 import { labelOf, lengths, placed, skinOutline } from './laidFlat';
 import { sidesOf } from './panels';
-import { hingesBelow, hingesOn, type Laid, type Line, pointAt } from './skinHinges';
+import { servosIn, withLetIn } from './letIn';
+import { channelsOn, hingesBelow, hingesOn, type Laid, type Line, placeBehindRoot, pointAt } from './skinHinges';
 import { axesAt, onSection } from './surfaceSeat';
 
 type Fold = SectionOf<'foldedOverSpar'>;
@@ -152,12 +153,13 @@ function asCut(edge: readonly Point[], { along, pattern }: Outer): Point[] {
 export function skinParts(
   surface: Surface,
   folds: readonly SeenFold[],
-  sheet?: Material,
+  { sheet, massItems = [] }: { readonly sheet?: Material | undefined; readonly massItems?: readonly MassItem[] } = {},
 ): { readonly parts: CutPart[]; readonly faults: PartFault[] } {
   const { stations, construction, id } = surface;
   const parts: CutPart[] = [];
   const faults: PartFault[] = [];
   if (!construction) return { parts, faults };
+  const servos = servosIn(surface, massItems);
   for (let panel = 0; panel + 1 < stations.length; panel++) {
     const [a, b] = [stations[panel]!, stations[panel + 1]!];
     if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar') continue;
@@ -174,17 +176,19 @@ export function skinParts(
     const flat = develop(placed(root.points, a), placed(tip.points, b));
     const cut: Developed = { near: asCut(flat.near, root), far: asCut(flat.far, tip) };
     const laid: Laid = { root, tip, cut };
+    const region = withLetIn({ edge: skinOutline(cut), holes: [] }, servos, placeBehindRoot(surface, panel, laid, 0));
     const scored = a.section.scoredFace ?? 'inner';
     const isPeeled = scored === 'inner' && sheet?.faces === 'both';
     const outline = {
       name: `${label}, skin`,
-      edge: skinOutline(cut),
-      holes: [],
+      edge: region.edge,
+      holes: region.holes,
       lines: [
         ...workedLines(laid, root, tip),
         ...(isPeeled ? peelLines(laid, root, tip) : []),
         ...hingesOn(surface, panel, { ...laid, start: root.points.length - STRAIGHT - 1 }),
         ...hingesBelow(surface, panel, laid),
+        ...channelsOn(surface, panel, laid, (level) => (level === 'upper' ? root.points.length - STRAIGHT - 1 : 0)),
       ],
       texts: [
         { words: `${label}, skin`, at: pointAt(cut.near, root.along, 0.15 * root.along.at(-1)!), height: 6, turn: 0 },
@@ -194,7 +198,7 @@ export function skinParts(
       say`${scored === 'inner' ? 'score inside, the outer paper stays' : 'cut outside and crack, the inner paper stays'}; root ${millimetres(root.pattern.cutWidth, 1)}, tip ${millimetres(tip.pattern.cutWidth, 1)}`,
     ];
     if (isPeeled) notes.push(say`peel the inner paper between the peel lines before it is bent; outside it stays`);
-    notes.push(...endNotes(surface, panel));
+    notes.push(...endNotes(surface, panel), ...region.notes);
     if (Math.abs(b.twist - a.twist) > 0.05)
       notes.push(
         say`twist ${degrees(b.twist - a.twist, 1)} to the tip is set on the building board, the skin is bent by it`,

@@ -3,6 +3,7 @@ import type { Control, Surface } from '@/core/2-document/schema/surface';
 import { openLine, type Point } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import type { Developed } from '../develop';
+import { edgesAt } from './panels';
 
 /** A contour as a row of places over the section, and how long it is up to each. */
 export interface Line {
@@ -67,6 +68,36 @@ const placeOn =
     ];
     return [near[0] + (far[0] - near[0]) * share, near[1] + (far[1] - near[1]) * share];
   };
+
+/** The same by a distance behind the nose of the root, as rods and servos are drawn. */
+export const placeBehindRoot = (surface: Surface, panel: number, laid: Laid, start: number) => {
+  const on = placeOn(surface, panel, laid, start);
+  return (d: Millimetres, x: Millimetres): Point => {
+    const { nose, chord } = edgesAt(surface, d);
+    return on(d, (x - nose) / chord);
+  };
+};
+
+/** Both edges of the channels that rods lie in, as far as they lie on a panel. @param startOf first point of the stretch of the contour that a rod lies on */
+export function channelsOn(
+  surface: Surface,
+  panel: number,
+  laid: Laid,
+  startOf: (level: Surface['spars'][number]['level']) => number,
+): PartLine[] {
+  const [a, b] = [surface.stations[panel]!.distanceFromRoot, surface.stations[panel + 1]!.distanceFromRoot];
+  return surface.spars.flatMap(({ start, end, width, level }): PartLine[] => {
+    const length = end.distanceFromRoot - start.distanceFromRoot;
+    const [inner, outer] = [Math.max(a, start.distanceFromRoot), Math.min(b, end.distanceFromRoot)];
+    if (length <= 0 || outer - inner < 1) return [];
+    const x = (d: Millimetres) => start.x + ((end.x - start.x) * (d - start.distanceFromRoot)) / length;
+    const place = placeBehindRoot(surface, panel, laid, startOf(level));
+    return [-width / 2, width / 2].map((off): PartLine => ({
+      kind: 'mark',
+      path: openLine([place(inner, x(inner) + off), place(outer, x(outer) + off)]),
+    }));
+  });
+}
 
 /** Nearly to the edge: a slit is open there. */
 const TO_THE_EDGE = 0.999;
