@@ -101,8 +101,11 @@ describe('bodies by their build', () => {
     );
     const body = design().bodies[0]!;
     const weight = () => analysis().mass.parts.find(({ id }) => id === body.id)!.computed;
-    const before = weight();
+    const asCut = weight();
     await hand.click(screen.getByRole('button', { name: new RegExp(`^${body.name} `) }));
+    await hand.click(screen.getByRole('checkbox', { name: /weighed part by part/ }));
+    await waitFor(() => expect(weight()).toBeGreaterThan(asCut));
+    const before = weight();
     await fill(hand, 'Layers of board', '2');
     await waitFor(() => expect(weight() / before).toBeCloseTo(2, 6));
     await hand.click(screen.getByRole('button', { name: 'Doubler' }));
