@@ -41,6 +41,12 @@ export const plansSlice = createSlice({
   },
 });
 
+/** The part that is looked at; a piece of one that was split is looked at as the whole. */
+export const partChosenOf = ({ parts }: LaidOut['list'], chosen: string | null) =>
+  chosen === null
+    ? undefined
+    : parts.find(({ id }) => id === chosen || chosen.startsWith(`${id}-piece`) || chosen.startsWith(`${id}-brace`));
+
 export const {
   layingStarted,
   layingWentOn,

@@ -83,12 +83,22 @@ function massesOf(parts: readonly CutPart[], arealDensity: number, isPair: boole
   });
 }
 
+interface KnownSurface {
+  readonly materials: Design['materials'];
+  readonly masses: readonly BoardMass[];
+}
+
+const knownSurfaces = new WeakMap<Surface, KnownSurface>();
+
 /** What stands in a surface and closes it beside its board, as it is cut. */
 export function surfaceBoardMasses({ materials }: Design, surface: Surface): readonly BoardMass[] {
+  const before = knownSurfaces.get(surface);
+  if (before?.materials === materials) return before.masses;
   const sheet = materials.find(({ id }) => id === surface.construction?.material);
-  return sheet
-    ? massesOf([...sparParts(surface), ...closingRibs(surface), ...braceParts(surface)], sheet.arealDensity, false)
-    : [];
+  const parts = sheet ? [...sparParts(surface), ...closingRibs(surface), ...braceParts(surface)] : [];
+  const masses = massesOf(parts, sheet?.arealDensity ?? 0, false);
+  knownSurfaces.set(surface, { materials, masses });
+  return masses;
 }
 
 interface Known {

@@ -5,6 +5,7 @@ import { BufferAttribute, BufferGeometry, DoubleSide, EdgesGeometry } from 'thre
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppSelector } from '@/store/hooks';
+import { partChosenOf } from '@/store/plansSlice';
 import { Button } from '../shell/buttons';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
@@ -34,9 +35,7 @@ export default function ThreeView({ design }: { readonly design: Design }) {
     ],
     [placed, design.bodies, steeper],
   );
-  const part = useAppSelector(({ plans: { laid, chosen } }) =>
-    laid?.list.parts.find(({ id }) => id === chosen || (chosen?.startsWith(`${id}-piece`) ?? false)),
-  );
+  const part = useAppSelector(({ plans: { laid, chosen: id } }) => laid && partChosenOf(laid.list, id));
   const chosen = steeper === 1 && part?.seat ? { ...part, seat: part.seat } : null;
   const middle = (xMin + xMax) / 2;
   const size = Math.max(xMax - xMin, 2 * yMax);

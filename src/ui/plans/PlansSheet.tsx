@@ -5,6 +5,8 @@ import { cancelLaying, layOutParts } from '@/store/plans';
 import { layAnew } from '@/store/layByHand';
 import { decimal } from '@/words/formatQuantity';
 import { BuildOrder } from './BuildOrder';
+import { partChosenOf } from '@/store/plansSlice';
+import { PartDrawing } from './PartDrawing';
 import { LaidSheetDrawing } from './LaidSheetDrawing';
 import { Drawing } from '../drawing/Drawing';
 import { Choices } from '../fields/Choices';
@@ -15,10 +17,13 @@ const NO_HANDLES: readonly never[] = [];
 /** After the last change nothing is laid out for so long [ms]. */
 const SETTLES = 350;
 
-const VIEWS = [
+type View = 'sheets' | 'part' | 'order';
+
+const VIEWS: readonly (readonly [View, string])[] = [
   ['sheets', 'Sheets'],
+  ['part', 'Part alone'],
   ['order', 'Build order'],
-] as const;
+];
 
 /** All parts as they are cut, laid on their sheets; the order of building. */
 export function PlansSheet({ design }: { readonly design: Design }) {
@@ -37,9 +42,9 @@ export function PlansSheet({ design }: { readonly design: Design }) {
 
 function Sheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const { laid, progress, failure, scale } = useAppSelector((state) => state.plans);
+  const { laid, progress, failure, scale, chosen } = useAppSelector((state) => state.plans);
   const [shown, setShown] = useState(0);
-  const [view, setView] = useState<'sheets' | 'order'>('sheets');
+  const [view, setView] = useState<View>('sheets');
   if (!laid)
     return (
       <div className="p-6">
@@ -51,6 +56,7 @@ function Sheets({ design }: { readonly design: Design }) {
       </div>
     );
   const { sheets } = laid.layout;
+  const part = partChosenOf(laid.list, chosen);
   const sheet = sheets[Math.min(shown, sheets.length - 1)];
   if (!sheet) return <p className="p-6">Nothing is to be cut yet: choose a board for wing and tail at their stages.</p>;
   const isByHand =
@@ -66,9 +72,15 @@ function Sheets({ design }: { readonly design: Design }) {
   });
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className={`min-h-0 flex-1 ${view === 'sheets' ? 'pt-9' : ''}`}>
+      <div className={`min-h-0 flex-1 ${view === 'order' ? '' : 'pt-9'}`}>
         {view === 'order' ? (
           <BuildOrder design={design} list={laid.list} />
+        ) : view === 'part' ? (
+          part ? (
+            <PartDrawing part={part} />
+          ) : (
+            <p className="p-6">Press a part on its sheet or in the list: it is drawn here by itself.</p>
+          )
         ) : (
           <LaidSheetDrawing
             design={design}

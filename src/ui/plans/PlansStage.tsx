@@ -5,7 +5,7 @@ import { massOfPart } from '@/core/4-parts/layout';
 import { packedPieces } from '@/core/4-parts/packed';
 import type { CutPart } from '@/core/4-parts/part';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { partChosen } from '@/store/plansSlice';
+import { partChosen, partChosenOf } from '@/store/plansSlice';
 import { formatLength, formatMass } from '@/words/formatQuantity';
 import { Fact } from '../numbers/Derived';
 import { Say } from '../numbers/Say';
@@ -33,9 +33,7 @@ export function PlansStage({ design }: { readonly design: Design }) {
 function ChosenPart({ design, laid }: LaidProps) {
   const chosen = useAppSelector((state) => state.plans.chosen);
   const units = useAppSelector((state) => state.settings.units);
-  const part = laid.list.parts.find(
-    ({ id }) => id === chosen || chosen?.startsWith(`${id}-piece`) || chosen?.startsWith(`${id}-brace`),
-  );
+  const part = partChosenOf(laid.list, chosen);
   if (!part)
     return (
       <Section title="A part">

@@ -1,13 +1,14 @@
-import { gramsFromKilograms } from '@/core/1-base/units/convert';
+import { gramsFromKilograms, squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import { allowancesOf } from '@/core/4-parts/allowances';
 import { type Cost, costOf } from '@/core/4-parts/cost';
 import { cutLengthOf, massOfPart } from '@/core/4-parts/layout';
-import type { CutPart } from '@/core/4-parts/part';
+import { areaOfPart } from '@/core/3-shape/outline/partOutline';
+import { CARD, type CutPart } from '@/core/4-parts/part';
 import { skinEstimate } from '@/core/4-weight/skinEstimate';
 import { useAppSelector } from '@/store/hooks';
-import { decimal, formatLength, formatMass } from '@/words/formatQuantity';
+import { decimal, formatLength, formatMass, formatValue } from '@/words/formatQuantity';
 import { MaybeField } from '../fields/MaybeField';
 import { Fact } from '../numbers/Derived';
 import { Say } from '../numbers/Say';
@@ -52,6 +53,15 @@ export function Cutting({ design }: Pick<LaidProps, 'design'>) {
   );
 }
 
+/** Board up to the furthest part of every sheet that is no part [m²]. */
+const wasteOf = ({ sheets }: LaidProps['laid']['layout']): number =>
+  sheets
+    .filter(({ material }) => material !== CARD)
+    .reduce((sum, { parts, utilisation }) => {
+      const area = parts.reduce((all, { outline }) => all + areaOfPart({ ...outline, holes: [] }), 0);
+      return utilisation > 0 ? sum + squareMetresFromSquareMillimetres(area * (1 / utilisation - 1)) : sum;
+    }, 0);
+
 const sheetsOf = (count: number): string => (count === 1 ? 'one sheet' : `${count} sheets`);
 
 const COSTS: readonly (readonly [keyof Cost, string])[] = [
@@ -82,6 +92,7 @@ export function SheetsNeeded({ design, laid: { layout, list } }: LaidProps) {
       ))}
       <WeightOfParts design={design} parts={list.parts} />
       <Fact label="Used, up to the furthest part">{decimal(layout.utilisation * 100, 0)} %</Fact>
+      <Fact label="Waste of that">{formatValue(wasteOf(layout), 'area', units)}</Fact>
       <Fact label="Cut, all in all">{formatLength(cutLength, units, 0)}</Fact>
       <div className="mt-1 grid grid-cols-3 items-end gap-x-2">
         <MaybeField label="Rod, a metre" step={0.5} value={design.prices.rod} of={field('prices', 'rod')} />

@@ -18,7 +18,9 @@ describe('the stage', () => {
   test('says what it bears and what bends, and opens the workings', async () => {
     const { analysis, hand } = await stage();
     const { strength } = analysis();
-    expect(fact('Breaks at cruise speed under')).toContain(`${Number(strength.breakingLoadFactor!.toFixed(1))} × its weight`);
+    expect(fact('Breaks at cruise speed under')).toContain(
+      `${Number(strength.breakingLoadFactor!.toFixed(1))} × its weight`,
+    );
     expect(fact('In the dive by')).toContain('mm');
     expect(fact(/turns away$/)).toContain('Wing');
     await hand.click(screen.getByRole('button', { name: /Load factor that breaks it/ }));
