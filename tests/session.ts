@@ -9,8 +9,8 @@ import type { JobClient } from '@/workers/lanes';
 
 const COARSE = { grid: { strips: 6, chordwise: 3 }, without: ['bands'] } as const;
 
-/** Computes at once, in this thread, on a coarse lattice and without bands. */
-export const direct: JobClient = {
+/** Computes at once, in this thread, on a coarse lattice and without bands, remedies too: each costs an analysis. */
+export const thorough: JobClient = {
   live: async ({ design, options }) => ({
     kind: 'done',
     output: finish(
@@ -24,6 +24,12 @@ export const direct: JobClient = {
   },
   cancel: () => {},
   close: () => {},
+};
+
+/** The same without remedies: whoever waits for them asks for `thorough`. */
+export const direct: JobClient = {
+  ...thorough,
+  ask: async (name, input, how) => (name === 'remedies' ? { kind: 'superseded' } : thorough.ask(name, input, how)),
 };
 
 /** Computes nothing: for what is about the document alone. */

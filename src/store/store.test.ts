@@ -2,7 +2,7 @@ import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
-import { direct, idle, settle } from '#/tests/session';
+import { direct, idle, settle, thorough } from '#/tests/session';
 import { storedDesign } from '#/tests/stored';
 import { type InclinarDatabase, openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
@@ -160,6 +160,9 @@ describe('editing', () => {
 
 describe('numbers beside the document', () => {
   test('a drag leaves a ghost and asks for remedies only when it ends', async () => {
+    session = makeStore({ designs, jobs: thorough });
+    await session.open(id);
+    await settle();
     session.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(130)]));
     await settle();
     session.store.dispatch(startDrag());
@@ -214,8 +217,8 @@ describe('numbers beside the document', () => {
     const ask: JobClient['ask'] = (name, input, options) =>
       broken && name === 'remedies'
         ? Promise.resolve({ kind: 'failed', message: 'the worker died' })
-        : direct.ask(name, input, options);
-    const other = makeStore({ designs, jobs: { ...direct, ask } });
+        : thorough.ask(name, input, options);
+    const other = makeStore({ designs, jobs: { ...thorough, ask } });
     await other.open(id);
     await settle();
     expect(other.store.getState().analysis.remedies).toEqual({ failed: 'the worker died' });

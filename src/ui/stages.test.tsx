@@ -6,6 +6,7 @@ import type { ReactElement } from 'react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { choose, Now, show } from '#/tests/render';
+import { thorough } from '#/tests/session';
 import { blankDesign } from '@/core/2-document/starts';
 import type { Design } from '@/core/2-document/schema/design';
 import { setFields } from '@/store/edit';
@@ -71,6 +72,7 @@ describe('findings', () => {
     const { hand, design, analysis } = await show(
       demoDesign('reef-surveyor'),
       <FindingsPanel onShow={() => undefined} />,
+      thorough,
     );
     const card = (await screen.findAllByRole('listitem')).find((item) =>
       item.textContent!.includes('behind the window'),

@@ -5,7 +5,7 @@ import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { simpleAircraft } from '#/tests/designs';
 import { show } from '#/tests/render';
-import { direct } from '#/tests/session';
+import { thorough } from '#/tests/session';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { JobClient } from '@/workers/lanes';
 import { FindingsPanel } from './FindingsPanel';
@@ -20,9 +20,9 @@ const tailHeavy = () => withFields(simpleAircraft(108), [{ field: '/massItems/pa
 function failing(times: number): JobClient & { readonly asked: () => number } {
   let asked = 0;
   return {
-    ...direct,
+    ...thorough,
     ask: async (name, input, options) => {
-      if (name !== 'remedies' || ++asked > times) return direct.ask(name, input, options);
+      if (name !== 'remedies' || ++asked > times) return thorough.ask(name, input, options);
       return { kind: 'failed', message: 'The worker ended.' };
     },
     asked: () => asked,
@@ -51,7 +51,7 @@ describe('remedies', () => {
   });
 
   test('taken, the finding is gone and the next answer is awaited', async () => {
-    const { hand, analysis } = await show(tailHeavy(), <FindingsPanel onShow={() => undefined} />);
+    const { hand, analysis } = await show(tailHeavy(), <FindingsPanel onShow={() => undefined} />, thorough);
     const before = analysis().findings.map(({ id }) => id);
     expect(before).toContain('balanceAft');
     await hand.click(await screen.findByRole('button', { name: /Slide/ }));
