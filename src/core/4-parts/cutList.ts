@@ -1,6 +1,7 @@
 import { say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
+import { lengthOf } from '@/core/3-shape/outline/path';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
 import { allowancesOf } from './allowances';
 import { bodyParts } from './kinds/body/body';
@@ -57,10 +58,22 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
     ...bladeTemplates(design),
     ...balanceRig(design),
   ];
-  const parts = all.filter((part) => isSound(part, faults));
+  const parts = all.map(withoutDots).filter((part) => isSound(part, faults));
   const dowels = bodies.flatMap(({ rods = [] }) => rods);
   return { parts, rods: [...rodsOf(design), ...dowels], blocks: surfaces.flatMap(({ blocks }) => blocks), faults };
 }
+
+/** Lines shorter than that no pen draws [mm]. */
+const LEAST_LINE = 0.05;
+
+/** A part without lines that come down to a point, where a chord or a rod ends there. */
+const withoutDots = (part: CutPart): CutPart =>
+  part.outline.lines.every(({ path }) => lengthOf(path) > LEAST_LINE)
+    ? part
+    : {
+        ...part,
+        outline: { ...part.outline, lines: part.outline.lines.filter(({ path }) => lengthOf(path) > LEAST_LINE) },
+      };
 
 /** A part whose outline is none is left out and told of. */
 function isSound(part: CutPart, faults: PartFault[]): boolean {

@@ -3,7 +3,7 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { expectWithin, said } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { withFields } from '@/core/2-document/edit/withFields';
-import { areaOf, circle, type Path, polygon } from '@/core/3-shape/outline/path';
+import { areaOf, circle, type Path, polygon, transformed } from '@/core/3-shape/outline/path';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { cutListOf } from './cutList';
 import { costOf } from './cost';
@@ -86,6 +86,29 @@ describe('nesting', () => {
     ]);
     const laid = finish(nest([item('hook', hook, { isMirrored: true, mayFlip: false })], SHEET)).laid;
     expect(laid[0]!.isMirrored).toBe(true);
+  });
+
+  test('what has a thousand corners, or hardly any height, is laid clear of the others all the same', () => {
+    const wavy = polygon(
+      Array.from({ length: 1000 }, (_, index) => {
+        const turn = (2 * Math.PI * index) / 1000;
+        const radius = 40 + 3 * Math.sin(60 * turn);
+        return [radius * Math.cos(turn), radius * Math.sin(turn)] as const;
+      }),
+    );
+    const sliver = polygon(
+      Array.from({ length: 400 }, (_, index) => [index / 4, 0.05 * Math.sin((Math.PI * index) / 399)] as const),
+    );
+    const items = [item('wavy', wavy), item('wavy', wavy), item('sliver', sliver), item('b', square(60))];
+    const { laid, tooLarge } = finish(nest(items, { ...SHEET, tries: 1 }));
+    expect(tooLarge).toEqual([]);
+    const paths = laid.map(({ item: index, turn, isMirrored, x, y }) =>
+      transformed(items[index]!.edge, { turn, isMirrored, by: [x, y] }),
+    );
+    paths.forEach((path, index) => {
+      for (const other of paths.slice(index + 1))
+        expect(grown(path, 2.5).flatMap((edge) => common(edge, other))).toEqual([]);
+    });
   });
 
   test('it pauses at every part of every try', () => {

@@ -89,11 +89,35 @@ interface Placed {
   readonly y: number;
 }
 
-const toGrid = (edge: Path): Path64 => {
+/** Corners that two parts may have between them where all their places are looked for: it costs their product. */
+const MOST_CORNERS = 90;
+
+/** An outline on the grid with no more corners than it takes: what has too many grows by what more is left out. */
+function toGrid(edge: Path): Path64 {
   const fine = flattened(edge, SIMPLER / 3).map(([x, y]) => ({ x: Math.round(x * FINE), y: Math.round(y * FINE) }));
-  const simple = simplifyPath(fine, SIMPLER * FINE, true);
-  return simple.length >= 3 ? simple : fine;
-};
+  for (let off = SIMPLER; off < 100; off *= 2) {
+    const simple = simplifyPath(fine, off * FINE, true);
+    if (simple.length < 3) break;
+    if (simple.length > MOST_CORNERS) continue;
+    if (off === SIMPLER) return simple;
+    const upright = signed(simple) < 0 ? simple.toReversed() : simple;
+    return inflatePaths([upright], (off - SIMPLER) * FINE, JoinType.Miter, EndType.Polygon, 2)[0] ?? simple;
+  }
+  return boxRound(fine);
+}
+
+/** What is thinner than what is left out lies as its box. */
+function boxRound(path: Path64): Path64 {
+  const [xs, ys] = [path.map(({ x }) => Number(x)), path.map(({ y }) => Number(y))];
+  const [left, right] = [Math.min(...xs), Math.max(...xs, Math.min(...xs) + 1)];
+  const [bottom, top] = [Math.min(...ys), Math.max(...ys, Math.min(...ys) + 1)];
+  return [
+    { x: left, y: bottom },
+    { x: right, y: bottom },
+    { x: right, y: top },
+    { x: left, y: top },
+  ];
+}
 
 function poseOf(item: NestItem, turn: Radians, isMirrored: boolean, gap: Millimetres): Pose {
   const grid = toGrid(transformed(item.edge, { turn, isMirrored }));
