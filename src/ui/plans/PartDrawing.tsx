@@ -1,3 +1,4 @@
+import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { pieces, type Point } from '@/core/3-shape/outline/path';
 import { svgPath } from '@/core/3-shape/outline/svgPath';
@@ -76,7 +77,7 @@ export function PartDrawing({ part }: { readonly part: CutPart }) {
         {edges.map(({ a, b, length }, index) => {
           const [from, to] = [place(a), place(b)];
           if (Math.hypot(to[0] - from[0], to[1] - from[1]) < READABLE) return null;
-          const angle = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+          const angle = degreesFromRadians(Math.atan2(to[1] - from[1], to[0] - from[0]));
           // Anticlockwise round the part, its outside lies to the right of the way, on the screen below it.
           const upright = angle > 90 || angle <= -90 ? angle + 180 : angle;
           const side = upright === angle ? 1 : -1;
