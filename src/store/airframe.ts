@@ -35,7 +35,7 @@ export const addBody = (): AppThunk<EditOutcome> =>
         { x: Math.round(0.4 * rear), width: 50, top: 28, bottom: -30 },
         { x: Math.round(rear), width: 16, top: 8, bottom: -6 },
       ],
-      ...(material === undefined ? {} : { construction: { material } }),
+      ...(material === undefined ? {} : { construction: { material, countedBy: 'parts' } }),
     });
     return { ...design, bodies: [...design.bodies, body] };
   });

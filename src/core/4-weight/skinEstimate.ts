@@ -9,12 +9,20 @@ type Built = { readonly construction?: { readonly countedBy: 'skin' | 'parts' } 
 const bySkin = <Part extends Built>(part: Part): Part =>
   part.construction ? { ...part, construction: { ...part.construction, countedBy: 'skin' } } : part;
 
+/** The same design, all of it weighed by skin and shares: quick, before its parts are drawn. */
+export const weighedBySkin = (design: Design): Design => ({
+  ...design,
+  surfaces: design.surfaces.map(bySkin),
+  bodies: design.bodies.map(bySkin),
+});
+
 /** What the airframe would weigh by skin and shares alone, nothing of it weighed: the estimate before parts are drawn. */
 export function skinEstimate(design: Design): Kilograms {
+  const sketch = weighedBySkin(design);
   const drawn = {
-    ...design,
-    surfaces: design.surfaces.map((surface) => ({ ...bySkin(surface), measuredMass: undefined })),
-    bodies: design.bodies.map((body) => ({ ...bySkin(body), measuredMass: undefined })),
+    ...sketch,
+    surfaces: sketch.surfaces.map((surface) => ({ ...surface, measuredMass: undefined })),
+    bodies: sketch.bodies.map((body) => ({ ...body, measuredMass: undefined })),
   };
   const elements = [
     ...drawn.surfaces.flatMap((surface) => surfaceElements(drawn, placeSurface(surface))),

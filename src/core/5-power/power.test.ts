@@ -44,20 +44,21 @@ describe('propellers by blade elements', () => {
     const merit = figureOfMerit(still.thrust, still.power);
     expect(merit).toBeGreaterThan(0.45);
     expect(merit).toBeLessThan(0.65);
-    const run = Array.from({ length: 70 }, (_, index) => 0.02 * (index + 1)).map((advance) =>
+    const run = Array.from({ length: 140 }, (_, index) => 0.01 * (index + 1)).map((advance) =>
       coefficients(propeller, advance * turns * diameter, turns, air),
     );
     const pulling = run.filter(({ thrust }) => thrust > 0);
-    const idle = pulling.at(-1)!.advance / ratio;
-    expect(idle).toBeGreaterThan(1.07);
-    expect(idle).toBeLessThan(1.31);
+    // Zero thrust lies less than one step beyond.
+    const idle = (pulling.at(-1)!.advance + 0.005) / ratio;
+    expect(idle).toBeGreaterThan(1.095);
+    expect(idle).toBeLessThan(1.305);
     const best = pulling.reduce((a, b) => (b.efficiency > a.efficiency ? b : a));
     // Half of what was measured of 9 to 11 in lies there; smaller ones turn at lower Reynolds numbers.
     const [least, most] =
       ratio <= 0.45 ? [0.45, 0.58] : ratio < 0.7 ? [0.5, 0.62] : ratio < 0.8 ? [0.55, 0.65] : [0.58, 0.66];
     expect(best.efficiency).toBeGreaterThan(inch < 9 || ratio < 0.45 ? least - 0.03 : least);
     expect(best.efficiency).toBeLessThan(most);
-    expect(best.advance / pulling.at(-1)!.advance).toBeGreaterThan(0.62);
+    expect(best.advance / pulling.at(-1)!.advance).toBeGreaterThan(0.65);
     expect(best.advance / pulling.at(-1)!.advance).toBeLessThan(0.82);
     // No more than momentum allows, at any speed.
     for (const { advance, thrust, efficiency } of pulling)

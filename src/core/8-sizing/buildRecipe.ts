@@ -2,6 +2,7 @@ import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { type Design, type DesignInput, designSchema, DESIGN_VERSION } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import { type Equipment, equipmentById } from '@/core/2-document/catalogue/library';
+import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
 import { freshControl } from '@/core/2-document/freshControl';
 import { meanChordSetback, type WingSizes, wingSizes, wingStations } from './drawPlan';
 import { tailSurfaces, usualArm } from './drawTail';
@@ -128,10 +129,10 @@ function wingSurfaces(
     role,
     position: { x: round(x), y: 0, z: round(z) },
     incidence: recipe.wing === 'delta' ? 0 : 2.5,
-    construction: { material: materials[0]!.id },
+    construction: { material: materials[0]!.id, countedBy: 'parts' as const },
     stations,
     controls,
-    spars: [spar(id, sizes, stations.at(-1)!.distanceFromRoot, stations.at(-1)!.leadingEdgeOffset ?? 0)],
+    spars: spars(id, recipe, sizes, stations.at(-1)!.distanceFromRoot, stations.at(-1)!.leadingEdgeOffset ?? 0),
   });
   if (recipe.wing !== 'biplane') return [surface('wing', 'Wing', 'wing', noseLength, tailless ? 0 : 24, roll)];
   // The upper wing goes ahead: the lower one then works in air that is bent less.
@@ -141,20 +142,46 @@ function wingSurfaces(
   ];
 }
 
-/** A rod along the thickest part: 14 g/m carries what models below two metres need. */
-function spar(id: string, { rootChord, tipChord }: WingSizes, length: number, tipOffset: number) {
+/** Carbon tubes that usual wings take, by the span up to which each is enough [mm]. */
+const USUAL_TUBES = [
+  { upTo: 900, tube: 'Carbon tube 4 × 2 mm' },
+  { upTo: 1400, tube: 'Carbon tube 6 × 4 mm' },
+  { upTo: Infinity, tube: 'Carbon tube 8 × 6 mm' },
+] as const;
+/**
+ * Shares of the chord that tubes are laid at, forward, where air twists a wing
+ * least: a single board holds no thick tube, but several thin ones the longer
+ * the span [mm].
+ */
+const TUBE_PLACES = [
+  { upTo: 900, at: [0.3] },
+  { upTo: 1800, at: [0.2, 0.34] },
+  { upTo: Infinity, at: [0.2, 0.28, 0.36] },
+] as const;
+
+/** Rods of one wing: inside a fold as thick as its span asks for, let into a single board as thin as that holds. */
+function spars(id: string, recipe: Recipe, sizes: WingSizes, length: number, tipOffset: number) {
+  const isFolded = recipe.build === 'folded';
+  const { tube } = isFolded ? USUAL_TUBES.find(({ upTo }) => sizes.span < upTo)! : USUAL_TUBES[0];
+  const stock = ROD_STOCK.find(({ name }) => name === tube)!;
+  const [only] = TUBE_PLACES;
+  const { at } = isFolded ? only : TUBE_PLACES.find(({ upTo }) => sizes.span < upTo)!;
+  return at.map((share, index) => ({
+    ...stock,
+    ...alongChord(sizes, share, length, tipOffset),
+    id: index === 0 ? `${id}Spar` : `${id}Spar${index + 1}`,
+    name: index === 0 ? 'Spar' : `Spar ${index + 1}`,
+  }));
+}
+
+/** From the root to 0.85 of the panels along a share of the chord. */
+function alongChord({ rootChord, tipChord }: WingSizes, share: number, length: number, tipOffset: number) {
   return {
-    id: `${id}Spar`,
-    name: 'Spar',
-    start: { distanceFromRoot: 0, x: round(0.3 * rootChord) },
+    start: { distanceFromRoot: 0, x: round(share * rootChord) },
     end: {
       distanceFromRoot: round(0.85 * length),
-      x: round(0.85 * tipOffset + 0.3 * (rootChord + 0.85 * (tipChord - rootChord))),
+      x: round(0.85 * tipOffset + share * (rootChord + 0.85 * (tipChord - rootChord))),
     },
-    linearDensity: 14,
-    width: 4,
-    height: 4,
-    material: 'carbon rod',
   };
 }
 
@@ -176,7 +203,7 @@ function fuselage(
     id: 'fuselage',
     name: recipe.wing === 'sweptTailless' || recipe.wing === 'delta' ? 'Pod' : 'Fuselage',
     kind: 'box',
-    construction: { material: materials[0]!.id },
+    construction: { material: materials[0]!.id, countedBy: 'parts' as const },
     frames: [
       { x: 0, width: round(0.75 * width), top: round(0.35 * width), bottom: -round(0.4 * width) },
       { x: Math.max(20, middle), width, top: round(0.5 * width), bottom: -round(0.55 * width) },

@@ -99,7 +99,7 @@ export function wingStations(recipe: Recipe, sizes: WingSizes, board: number, ti
       case 'delta':
         return [station(0, rootChord, 0, 0), station(1, tipChord, offset, 0, twist)];
       case 'biplane':
-        return [station(0, rootChord, 0, 3), station(1, tipChord, 0, 0)];
+        return [station(0, rootChord, 0, 5), station(1, tipChord, 0, 0)];
       case 'plank':
         return [station(0, rootChord, 0, 2), station(1, tipChord, offset, 0)];
       case 'single':

@@ -71,7 +71,7 @@ function levelTail(plan: TailPlan, area: number, role: 'tailplane' | 'canard'): 
       z: role === 'canard' ? 10 : 0,
     },
     incidence: plan.incidence,
-    construction: { material: plan.material },
+    construction: { material: plan.material, countedBy: 'parts' },
     stations: [
       { distanceFromRoot: 0, chord: root, section },
       {
@@ -97,7 +97,7 @@ function centreFin(plan: TailPlan, area: number, quarterX: number): SurfaceInput
     role: 'fin',
     mirrored: false,
     position: { x: round(quarterX - 0.35 * chord), y: 0, z: 4 },
-    construction: { material: plan.material },
+    construction: { material: plan.material, countedBy: 'parts' },
     stations: upright(plan, height, root, tip),
     controls: [freshControl('rudder', 'Rudder', 'rudder', { hingeInboard: 0.6, hingeOutboard: 0.5 })],
   };
@@ -124,7 +124,7 @@ function tipFins(plan: TailPlan, area: number): SurfaceInput {
     name: 'Tip fins',
     role: 'tipFin',
     position: { x: round(wingTip.x + wingTip.chord - 0.75 * root), y: round(wingTip.y), z: round(wingTip.z) },
-    construction: { material: plan.material },
+    construction: { material: plan.material, countedBy: 'parts' },
     stations: upright(plan, height, root, tip),
   };
 }
@@ -143,7 +143,7 @@ function veeTail(plan: TailPlan, level: number, upright: number): SurfaceInput {
     role: 'vTail',
     position: { x: round(plan.wingX + plan.wing.meanChord / 4 + plan.arm - chord / 4), y: 0, z: 2 },
     incidence: plan.incidence,
-    construction: { material: plan.material },
+    construction: { material: plan.material, countedBy: 'parts' },
     stations: [
       { distanceFromRoot: 0, chord: root, dihedral: round(dihedral), section: sheet(plan.board) },
       {

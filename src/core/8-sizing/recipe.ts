@@ -21,7 +21,7 @@ export interface Recipe {
   readonly verticalVolume: number;
 }
 
-const base = { taper: 0.85, propeller: 'tractor', horizontalVolume: 0.5, verticalVolume: 0.035 } as const;
+const base = { taper: 0.85, propeller: 'tractor', horizontalVolume: 0.53, verticalVolume: 0.035 } as const;
 
 const TAILLESS = { horizontalVolume: 0, verticalVolume: 0.03, propeller: 'pusher' } as const;
 
@@ -114,9 +114,11 @@ const GLIDER: Recipe = {
   verticalVolume: 0.03,
 };
 
+const FLOATER: Recipe = { ...CONVENTIONAL, wing: 'polyhedral', build: 'curved', aspectRatio: 6 };
+
 /** Three layouts that suit each purpose, most usual first. */
 export const RECIPES: Readonly<Record<Purpose, readonly [Recipe, Recipe, Recipe]>> = {
-  float: [{ ...CONVENTIONAL, wing: 'polyhedral', build: 'curved', aspectRatio: 6 }, BIPLANE, SWEPT],
+  float: [FLOATER, BIPLANE, { ...FLOATER, name: V_TAIL.name, because: V_TAIL.because, tail: 'vTail' }],
   train: [CONVENTIONAL, V_TAIL, BIPLANE],
   payload: [{ ...CONVENTIONAL, aspectRatio: 7 }, { ...SWEPT, aspectRatio: 6.5 }, CANARD],
   soar: [GLIDER, { ...GLIDER, name: 'Glider with V-tail', because: V_TAIL.because, tail: 'vTail' }, PLANK],

@@ -1,3 +1,4 @@
+import { ZodError } from 'zod';
 import { finish, type Steps } from '@/core/1-base/steps';
 import { airAt } from '@/core/5-aero/atmosphere';
 import type { Numbers } from '@/core/6-groups/page';
@@ -9,12 +10,15 @@ import { designSchema } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { weigh } from '@/core/4-weight/massModel';
+import { weighedBySkin } from '@/core/4-weight/skinEstimate';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { degreesFromRadians, millimetresFromMetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { grams, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import { massOf, motorsFor, solveSize } from './solveSize';
 import { roundSizes } from './roundSizes';
+import { stiffened } from './stiffened';
 import { buildRecipe, type BuildInput, isTailless } from './buildRecipe';
+import { type Closing, closingOf, UNKNOWN_CLOSING } from './closing';
 import { wingSizes } from './drawPlan';
 import type { Recipe } from './recipe';
 import { field } from '@/core/2-document/edit/field';
@@ -76,6 +80,20 @@ const USUAL_BOARD = materialSchema.parse({ id: 'board5', name: 'Faced board 5 mm
  * hands off at cruise. The lattice's own C_Lmax replaces the first guess.
  */
 export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
+  try {
+    return yield* sizeInRounds(asked);
+  } catch (error) {
+    // The search met sizes that no design document may have.
+    if (error instanceof ZodError) return { kind: 'impossible', recipe: asked.recipe, because: BEYOND };
+    throw error;
+  }
+}
+
+/** Said where only sizes beyond the limits of a design would do. */
+const BEYOND =
+  'Only an aircraft larger than can be drawn here would fly so slowly with what it carries: let it stall faster, take lighter board, or carry less.';
+
+function* sizeInRounds(asked: SizingInput): Steps<SizingResult> {
   const input = asked.materials.length > 0 ? asked : { ...asked, materials: [USUAL_BOARD] };
   const { recipe, brief } = input;
   const air = airAt(input.conditions.elevation, input.conditions.temperature);
@@ -88,6 +106,7 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
   let numbers: Candidate['analysis'] | null = null;
   let motors = motorsFor(recipe, brief);
   let noseLength = 200;
+  let closing = UNKNOWN_CLOSING;
   let noseOverChord: number = FIRST_NOSE[recipe.tail === 'canard' ? 'canard' : 'other'];
   let isSecondTry = false;
   let previous: { angle: number; elevator: number } | null = null;
@@ -95,7 +114,7 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
     if (round > 0) yield { done: round, total: ROUNDS };
     const conditions = { ...input.conditions, cruiseSpeed: Math.round(targets.cruiseSpeed * 10) / 10 };
     const solved = solveSize(
-      { ...input, conditions, noseLength, trimAngle, noseOverChord },
+      { ...input, conditions, noseLength, trimAngle, noseOverChord, closing },
       targets.wingLoading * room,
       motors,
     );
@@ -113,9 +132,10 @@ export function* sizeStepwise(asked: SizingInput): Steps<SizingResult> {
     if (!numbers) noseLength = noseOverChord * meanChord;
     design = slidePackTo(buildRecipe({ ...build, area, noseLength }), 0.5);
     numbers = numbersOf(design, { grid: GRID });
-    noseLength = solveNose({ ...build, area }, numbers, noseLength);
+    noseLength = solveNose({ ...build, area, closing: closingOf(design) }, numbers, noseLength);
     noseOverChord = noseLength / meanChord;
     design = slidePackTo(buildRecipe({ ...build, area, noseLength }), 0.5);
+    closing = closingOf(design);
     numbers = numbersOf(design, { grid: GRID });
     // Half a step at a time: size, section data and nose length chase one another.
     if (numbers.stall.liftCoefficient !== null) maximumLift = (maximumLift + numbers.stall.liftCoefficient) / 2;
@@ -152,16 +172,16 @@ const wantedMargin = (design: Design) =>
   (design.balance.minimumStaticMargin + Math.min(design.balance.maximumStaticMargin, 0.15)) / 2 + 0.01;
 
 /** Nose length that balances it with the pack in the middle of its bay; the neutral point moves with the wing. */
-function solveNose(build: BuildInput, numbers: Candidate['analysis'], before: number): number {
+function solveNose(build: BuildInput & { closing: Closing }, numbers: Candidate['analysis'], before: number): number {
   const { neutralPoint } = numbers.pitch;
   const chord = numbers.reference.meanChord;
   if (neutralPoint === null || chord === null) return before;
   const behind = (noseLength: number) => {
     const design = buildRecipe({ ...build, noseLength });
-    const { properties } = weigh(slidePackTo(design, 0.5), placeAll(design.surfaces));
+    const { properties } = weigh(weighedBySkin(slidePackTo(design, 0.5)), placeAll(design.surfaces));
     const target =
       millimetresFromMetres(neutralPoint) + (noseLength - before) - wantedMargin(design) * millimetresFromMetres(chord);
-    return millimetresFromMetres(properties!.centreOfGravity[0]) - target;
+    return millimetresFromMetres(properties!.centreOfGravity[0]) + build.closing.setback - target;
   };
   const least = build.recipe.tail === 'canard' ? 3 : 0.15;
   const found = findRoot(behind, {
@@ -216,10 +236,17 @@ const TRIM_ROUNDS = 3;
  * The last touches of a builder: whole spans and chords, controls cut free of the fuselage, the thrust
  * line through the balance point, the tail
  * turned to a tenth of a degree, the neutral of a control in the wing set so
- * that it flies hands off, and the pack slid to where it then balances.
+ * that it flies hands off, rods where it would bend or twist too far, and the pack slid to where it then balances.
  */
 function trimmedOut(drawn: Design, step?: number): Design {
-  let design = cutFree(roundSizes(drawn, step));
+  const trimmed = inTrim(cutFree(roundSizes(drawn, step)));
+  const stiff = stiffened(trimmed);
+  // Trimming turns tails: what it brought beside a body is cut free again.
+  return cutFree(stiff === trimmed ? trimmed : inTrim(stiff));
+}
+
+function inTrim(drawn: Design): Design {
+  let design = drawn;
   for (let round = 0; round < TRIM_ROUNDS; round++) {
     const numbers = numbersOf(design, { grid: GRID });
     design = slidePack(withNeutralTrim(withThrustThrough(design, numbers), numbers), numbers);

@@ -4,9 +4,11 @@ import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { materialSchema } from '@/core/2-document/schema/airframe';
 import { flightConditionsSchema } from '@/core/2-document/schema/design';
 import { briefSchema } from '@/core/2-document/schema/brief';
+import { numbersOf } from '@/core/6-groups/solve';
 import { checkRules } from '@/core/7-verdict/judge';
 import { mixRecipes, type Recipe, RECIPES } from './recipe';
 import { sizeDesign } from './sizeDesign';
+import { massOf } from './solveSize';
 import { stallForField, targetsOf } from '@/core/6-groups/ceilings/briefTargets';
 import { sentence } from '@/words/formatQuantity';
 
@@ -101,6 +103,24 @@ describe('sizing', () => {
     expect(result.kind === 'impossible' && said(result.because)).toMatch(
       /Faced board alone is too heavy .* lighter board/,
     );
+  });
+
+  test('a layout that outgrows what can be drawn is refused in words, not thrown', () => {
+    const result = size(RECIPES.wind[2], { purpose: 'float' }, 410);
+    expect(result.kind === 'impossible' && said(result.because)).toMatch(/larger than can be drawn .* lighter board/);
+  });
+
+  test('it is weighed part by part, with rods that its own rules do not complain about', () => {
+    const { design, analysis } = sized(RECIPES.soar[1], { purpose: 'soar' });
+    for (const { construction } of [...design.surfaces, ...design.bodies])
+      expect(construction!.countedBy).toBe('parts');
+    const parts = massOf(design);
+    expectWithin(analysis.mass.total! * 1000, parts, 1e-6);
+    const bare = { ...design, surfaces: design.surfaces.map((surface) => ({ ...surface, spars: [] })) };
+    const complaints = (of: typeof design) =>
+      checkRules(of, numbersOf(of, { without: ['bands'] })).filter(({ severity }) => severity !== 'note').length;
+    expect(complaints(design)).toBe(0);
+    expect(complaints(bare)).toBeGreaterThan(0);
   });
 
   test('a wing of one layout with the tail of another', () => {

@@ -5,9 +5,11 @@ import { EQUIPMENT, type Equipment, packFor } from '@/core/2-document/catalogue/
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
 import { weigh } from '@/core/4-weight/massModel';
+import { weighedBySkin } from '@/core/4-weight/skinEstimate';
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import { gramsFromKilograms, kilogramsFromGrams } from '@/core/1-base/units/convert';
 import { buildRecipe, type BuildInput } from './buildRecipe';
+import type { Closing } from './closing';
 import { sectionFor, wingSizes } from './drawPlan';
 import type { Recipe } from './recipe';
 
@@ -75,8 +77,11 @@ export interface Refusal {
 
 type Solved = { readonly build: SizedBuild; readonly area: number };
 
-/** Drawn with a nose in proportion to the chord, so that its mass follows the size. */
-type SizedBuild = BuildInput & { readonly noseOverChord: number };
+/** Drawn with a nose in proportion to the chord, so that its mass follows the size; weighed as a sketch. */
+type SizedBuild = BuildInput & { readonly noseOverChord: number; readonly closing: Closing };
+
+/** Flying mass of a sketch with what its parts add [g]. */
+const sketchMass = (design: Design, { share }: Closing) => share * massOf(weighedBySkin(design));
 
 /**
  * Tries motors from the smallest: the first that lifts what it then weighs,
@@ -99,7 +104,8 @@ export function solveSize(
       continue;
     }
     const sizes = wingSizes(recipe, area, brief.maximumSpan);
-    const mass = massOf(buildRecipe({ ...build, area, noseLength: input.noseOverChord * sizes.meanChord }));
+    const drawn = buildRecipe({ ...build, area, noseLength: input.noseOverChord * sizes.meanChord });
+    const mass = sketchMass(drawn, build.closing);
     if (best && brief.maximumMass !== undefined && mass > brief.maximumMass) break;
     best = { build, area };
     const strong = !motor || (motor.thrust ?? 0) >= THRUST_TO_WEIGHT[brief.purpose] * mass;
@@ -117,7 +123,7 @@ function solveArea(build: SizedBuild, wingLoading: number): number | Refusal {
     const design = buildRecipe({ ...build, area, noseLength: build.noseOverChord * meanChord });
     // The area as drawn: whole millimetres and dihedral move it a little.
     const drawn = referenceOf(placeAll(design.surfaces))!.area;
-    return kilogramsFromGrams(massOf(design)) / drawn / wingLoading - 1;
+    return kilogramsFromGrams(sketchMass(design, build.closing)) / drawn / wingLoading - 1;
   };
   const found = findRoot(excess, {
     low: Math.log(AREAS.low),

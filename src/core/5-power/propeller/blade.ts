@@ -15,28 +15,31 @@ export interface Propeller {
   readonly places: readonly BladePlace[];
 }
 
-/** Chord over radius of a usual moulded propeller with two blades, by share of the radius, at a pitch of 0.7 diameters; solidity about 0.09. Source: middle of generic shapes, ±20 %. */
+/** Chord over radius of a usual moulded propeller with two blades, by share of the radius, at a pitch of 0.7 diameters; solidity about 0.08. Source: fit to the ranges that were measured of whole propellers (see `bladeSection`), ±20 %. */
 const USUAL_CHORD: readonly (readonly [share: number, chord: number])[] = [
-  [0.15, 0.125],
+  [0.15, 0.126],
   [0.2, 0.147],
-  [0.3, 0.186],
-  [0.4, 0.201],
-  [0.5, 0.199],
-  [0.6, 0.183],
-  [0.7, 0.16],
-  [0.8, 0.131],
-  [0.9, 0.097],
-  [0.97, 0.064],
-  [1, 0.032],
+  [0.3, 0.181],
+  [0.4, 0.191],
+  [0.5, 0.184],
+  [0.6, 0.165],
+  [0.7, 0.14],
+  [0.8, 0.11],
+  [0.9, 0.079],
+  [0.97, 0.051],
+  [1, 0.025],
 ];
 
 /** Steeper propellers are made narrower: share of the chord for each diameter of pitch, and how far that goes. Source: fit to the thrust and power at rest that were measured from P/D 0.4 to 1.0. */
-const NARROWER = 0.48;
+const NARROWER = 1.04;
 const USUAL_PITCH = 0.7;
+/** Moulded blades are twisted more than one pitch all along asks for: by so much for each radius [rad], none at 0.7. Source: the same fit. */
+const MORE_TWIST: Radians = 0.27;
+const PITCH_AT = 0.7;
 const LEAST_PITCH = 0.3;
 const MOST_PITCH = 1.1;
 
-/** A usual propeller by its label: the chord of every place climbs by the pitch in one turn. */
+/** A usual propeller by its label: the chord at 0.7 of the radius climbs by the pitch in one turn, and nearly so the others. */
 export function usualPropeller(diameter: Metres, pitch: Metres, blades: number): Propeller {
   const steep = Math.min(MOST_PITCH, Math.max(LEAST_PITCH, pitch / diameter));
   const width = 1 + NARROWER * (USUAL_PITCH - steep);
@@ -46,7 +49,7 @@ export function usualPropeller(diameter: Metres, pitch: Metres, blades: number):
     places: USUAL_CHORD.map(([share, chord]) => ({
       share,
       chord: (width * chord * diameter) / 2,
-      angle: Math.atan(pitch / (Math.PI * diameter * share)),
+      angle: Math.atan(pitch / (Math.PI * diameter * share)) + MORE_TWIST * (PITCH_AT - share),
     })),
   };
 }

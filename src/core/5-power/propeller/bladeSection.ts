@@ -7,19 +7,19 @@ export interface SectionForces {
 }
 
 /** Angle at which a blade of small propellers lifts nothing: cambered by some 4 %, thin. */
-export const ZERO_LIFT: Radians = -0.065;
-/** Lift slope [1/rad], less than 2π at these Reynolds numbers. */
-const SLOPE = 5.73;
-/** More than in a wind tunnel: turning throws the slowed air outwards. */
-const MOST_LIFT = 1.62;
+export const ZERO_LIFT: Radians = -0.0575;
+/** Lift slope [1/rad] at the Reynolds number below. */
+const SLOPE = 6.17;
+/** Far more than in a wind tunnel: turning throws the slowed air outwards, and sections near a hub lift up to 3 (Himmelskamp 1945). */
+const MOST_LIFT = 3.3;
 /** Over so many radians the flow lets go. */
-const LETS_GO = 0.5;
+const LETS_GO = 0.51;
 /** Reynolds number that the drag is given at, least drag there, and how it grows with the lift. */
 const REYNOLDS = 1e5;
-const LEAST_DRAG = 0.037;
-const GROWS = 0.03;
+const LEAST_DRAG = 0.0298;
+const GROWS = 0.053;
 /** Drag and lift go with the Reynolds number to these powers; below the least and above the most they are held. */
-const DRAG_POWER = -0.15;
+const DRAG_POWER = -0.27;
 const LIFT_POWER = 0.1;
 const LEAST_REYNOLDS = 1e4;
 const MOST_REYNOLDS = 3e5;

@@ -87,7 +87,10 @@ export function addedSurface(design: Design, kind: AddedKind): Surface {
     withFreshIds(
       clearOf(
         design,
-        surfaceSchema.parse({ ...surface, construction: material === undefined ? undefined : { material } }),
+        surfaceSchema.parse({
+          ...surface,
+          construction: material === undefined ? undefined : { material, countedBy: 'parts' },
+        }),
       ),
       design,
     );
