@@ -104,3 +104,31 @@ test('kerf, play and prices are typed by board; scale is chosen; at 390 px every
   await expectAccessible(page);
   noErrors();
 });
+
+test('laying out is stopped within a fifth of a second and goes on when asked', async ({ page }) => {
+  const noErrors = watchErrors(page);
+  // Pressed as soon as it is there, and timed by the page itself.
+  await page.addInitScript(() => {
+    const seen = new MutationObserver(() => {
+      const cancel = [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Cancel');
+      if (!cancel) return;
+      seen.disconnect();
+      const start = performance.now();
+      new MutationObserver((_, ended) => {
+        if (document.querySelector('progress')) return;
+        ended.disconnect();
+        document.body.dataset['stoppedAfter'] = String(performance.now() - start);
+      }).observe(document.body, { childList: true, subtree: true });
+      cancel.click();
+    });
+    document.addEventListener('DOMContentLoaded', () =>
+      seen.observe(document.body, { childList: true, subtree: true }),
+    );
+  });
+  await openDesign(page, 'Heron Canard', 'Plans');
+  await expect(page.getByText('Stopped: nothing is laid out.')).toBeVisible();
+  expect(Number(await page.locator('body').getAttribute('data-stopped-after'))).toBeLessThan(200);
+  await page.getByRole('button', { name: 'Lay out', exact: true }).click();
+  await expect(page.getByRole('group', { name: /with \d+ parts/ })).toBeVisible();
+  noErrors();
+});

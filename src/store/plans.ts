@@ -1,16 +1,24 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
 import { USUAL_LAYOUT } from '@/core/4-parts/layout';
-import { laidOut, layingCancelled, layingFailed, layingStarted, layingWentOn } from './plansSlice';
+import { laidOut, layingCancelled, layingFailed, layingStarted, layingStopped, layingWentOn } from './plansSlice';
 import type { AppThunk } from './reduxStore';
 
 const SLOT = 'plans';
 
-/** Ends the laying out that goes on. */
+/** Ends the laying out that goes on, because nobody looks at it any more. */
 export const cancelLaying =
   (): AppThunk =>
   (dispatch, _getState, { jobs }) => {
     dispatch(layingCancelled());
+    jobs.cancel(SLOT);
+  };
+
+/** Ends it because someone said so: it stays ended until it is asked for or the design changes. */
+export const stopLaying =
+  (): AppThunk =>
+  (dispatch, _getState, { jobs }) => {
+    dispatch(layingStopped());
     jobs.cancel(SLOT);
   };
 

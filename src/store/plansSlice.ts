@@ -6,6 +6,8 @@ import type { Design } from '@/core/2-document/schema/design';
 export interface PlansState {
   /** How far the laying out has come; null when nothing goes on. */
   readonly progress: Progress | null;
+  /** True when someone stopped it, until it begins anew. */
+  readonly isStopped: boolean;
   /** What was laid out last, and for which state of the design. */
   readonly laid: (LaidOut & { readonly of: Design; readonly scale: number }) | null;
   readonly failure: string | null;
@@ -17,13 +19,27 @@ export interface PlansState {
   readonly run: number;
 }
 
-const initialState: PlansState = { progress: null, laid: null, failure: null, chosen: null, scale: 1, run: 0 };
+const initialState: PlansState = {
+  progress: null,
+  isStopped: false,
+  laid: null,
+  failure: null,
+  chosen: null,
+  scale: 1,
+  run: 0,
+};
 
 export const plansSlice = createSlice({
   name: 'plans',
   initialState,
   reducers: {
-    layingStarted: (state) => ({ ...state, progress: { done: 0, total: 1 }, failure: null, run: state.run + 1 }),
+    layingStarted: (state) => ({
+      ...state,
+      progress: { done: 0, total: 1 },
+      isStopped: false,
+      failure: null,
+      run: state.run + 1,
+    }),
     layingWentOn: (state, { payload }: PayloadAction<Progress>) => ({
       ...state,
       progress: state.progress && payload,
@@ -34,6 +50,7 @@ export const plansSlice = createSlice({
       laid: payload,
     }),
     layingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, progress: null, failure: payload }),
+    layingStopped: (state) => ({ ...state, progress: null, isStopped: true, run: state.run + 1 }),
     layingCancelled: (state) => ({ ...state, progress: null, run: state.run + 1 }),
     partChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, chosen: payload }),
     planScaleSet: (state, { payload }: PayloadAction<number>) => ({ ...state, scale: payload }),
@@ -52,6 +69,7 @@ export const {
   layingWentOn,
   laidOut,
   layingFailed,
+  layingStopped,
   layingCancelled,
   partChosen,
   planScaleSet,

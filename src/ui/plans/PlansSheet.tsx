@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { cancelLaying, layOutParts } from '@/store/plans';
+import { cancelLaying, layOutParts, stopLaying } from '@/store/plans';
 import { layAnew } from '@/store/layByHand';
 import { decimal } from '@/words/formatQuantity';
 import { BuildOrder } from './BuildOrder';
@@ -25,6 +25,32 @@ const VIEWS: readonly (readonly [View, string])[] = [
   ['order', 'Build order'],
 ];
 
+/** How far the laying out has come, and its end; once stopped, its beginning. */
+function Laying({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { progress, isStopped, laid, scale } = useAppSelector((state) => state.plans);
+  const folds = useRecords('trialFolds');
+  if (progress)
+    return (
+      <div className="flex items-center gap-3">
+        {!laid && <span className="text-faint">Laying out…</span>}
+        <progress value={progress.done} max={progress.total} aria-label="Parts laid out" className="h-2 w-24" />
+        <Button look="quiet" onClick={() => dispatch(stopLaying())}>
+          Cancel
+        </Button>
+      </div>
+    );
+  if (!isStopped) return laid ? null : <p className="text-faint">Laying out…</p>;
+  return (
+    <div className="flex items-center gap-3">
+      <span className="text-faint">
+        {laid ? 'Stopped: the sheets are of before.' : 'Stopped: nothing is laid out.'}
+      </span>
+      <Button onClick={() => void dispatch(layOutParts(design, folds, scale))}>Lay out</Button>
+    </div>
+  );
+}
+
 /** All parts as they are cut, laid on their sheets; the order of building. */
 export function PlansSheet({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
@@ -42,17 +68,13 @@ export function PlansSheet({ design }: { readonly design: Design }) {
 
 function Sheets({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const { laid, progress, failure, scale, chosen } = useAppSelector((state) => state.plans);
+  const { laid, failure, scale, chosen } = useAppSelector((state) => state.plans);
   const [shown, setShown] = useState(0);
   const [view, setView] = useState<View>('sheets');
   if (!laid)
     return (
       <div className="p-6">
-        {failure ? (
-          <p role="alert">The parts could not be laid out: {failure}</p>
-        ) : (
-          <p className="text-faint">Laying out…</p>
-        )}
+        {failure ? <p role="alert">The parts could not be laid out: {failure}</p> : <Laying design={design} />}
       </div>
     );
   const { sheets } = laid.layout;
@@ -110,14 +132,7 @@ function Sheets({ design }: { readonly design: Design }) {
             Lay out anew
           </Button>
         )}
-        {progress && (
-          <>
-            <progress value={progress.done} max={progress.total} aria-label="Parts laid out" className="h-2 w-24" />
-            <Button look="quiet" onClick={() => dispatch(cancelLaying())}>
-              Cancel
-            </Button>
-          </>
-        )}
+        <Laying design={design} />
       </div>
     </div>
   );
