@@ -1,4 +1,4 @@
-import { say } from '@/core/1-base/words/phrase';
+import { percent, say } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
 import { lengthOf } from '@/core/3-shape/outline/path';
@@ -9,6 +9,7 @@ import { gaugeParts } from './kinds/gauge';
 import { braceParts, hornParts } from './kinds/joint';
 import { balanceRig, bladeTemplates } from './kinds/rig';
 import { nameOfSurface } from './kinds/panels';
+import { lightened } from './lightening';
 import { plateParts } from './kinds/plate';
 import { closingRibs, ribParts, templateParts } from './kinds/rib';
 import { curvedSkinParts } from './kinds/curvedSheet';
@@ -19,6 +20,9 @@ export interface CutOptions {
   /** Trial folds on record; those of its own sheet count for a surface. */
   readonly folds?: readonly FoldOfSheet[];
 }
+
+/** Less than that of the board is not told of. */
+const LESS_LIGHT = 0.01;
 
 /** Everything that is cut for a design, from the document alone; what cannot be cut says why. */
 export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutList {
@@ -34,13 +38,25 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
         owner: surface.id,
         message: say`Nobody says what ${nameOfSurface(surface)} is cut from: choose a sheet for it at its stage.`,
       });
-    return {
-      parts: [
+    const wanted = surface.construction?.lighteningFraction ?? 0;
+    const { parts: board, share } = lightened(
+      [
         ...plateParts(surface, design.massItems),
         ...skins.parts,
-        ...sparParts(surface),
         ...curvedSkinParts(surface, design.massItems),
         ...ribParts(surface, sheet && allowancesOf(sheet).slot),
+      ],
+      wanted,
+    );
+    if (board.length > 0 && wanted - share > LESS_LIGHT)
+      faults.push({
+        owner: surface.id,
+        message: say`Holes in ${nameOfSurface(surface)} take ${percent(share, 0)} of its board, where ${percent(wanted, 0)} is to be cut away: more has no room beside hinges, scores and rods. Say so much at its stage.`,
+      });
+    return {
+      parts: [
+        ...board,
+        ...sparParts(surface),
         ...closingRibs(surface),
         ...templates.parts,
         ...braceParts(surface),

@@ -98,6 +98,20 @@ export const common = (a: Path, b: Path): Path[] =>
     (path) => areaOf(path) > 0,
   );
 
+/** The room for the middle of something round within an edge: so far from it and from all that is in the way; edges and holes of what is left. */
+export function roomWithin(edge: Path, obstacles: readonly Path[], apart: Millimetres): Path[] {
+  const free = difference(
+    [into(anticlockwise(edge))],
+    obstacles.map((path) => into(anticlockwise(path))),
+    FillRule.NonZero,
+  );
+  return out(inflatePaths(free, -apart * FINE, JoinType.Round, EndType.Polygon));
+}
+
+/** A strip along an open line, so far to either side and beyond its ends. */
+export const strip = (line: Path, half: Millimetres): Path[] =>
+  out(inflatePaths([into(line)], half * FINE, JoinType.Miter, EndType.Square)).filter((one) => areaOf(one) > 0);
+
 /** An area without what of it is narrower than twice so much; nothing where nothing is left. */
 export function withoutSlivers(path: Path, half: Millimetres): Path {
   const [core] = grown(path, -half);

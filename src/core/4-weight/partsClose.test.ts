@@ -39,6 +39,26 @@ describe('weights and cut parts', () => {
     }
   });
 
+  test('lightening holes take the share of board that is not weighed', () => {
+    const plain = bare(demoDesign('gannet-vee'));
+    const design = {
+      ...plain,
+      surfaces: plain.surfaces.map((surface) => ({
+        ...surface,
+        construction: surface.construction && { ...surface.construction, lighteningFraction: 0.15 },
+      })),
+    } as Design;
+    const { parts, faults } = cutListOf(design);
+    expect(faults).toEqual(cutListOf(plain).faults);
+    const weighed = weigh(design, placeAll(design.surfaces)).parts;
+    for (const { id } of design.surfaces) {
+      const cut = parts
+        .filter(({ owner }) => owner === id)
+        .reduce((sum, part) => sum + part.count * massOfPart(design, part), 0);
+      expectWithin(weighed.find((part) => part.id === id)!.computed, cut, 0.01);
+    }
+  });
+
   test('a plain box by hand: sides, top and bottom between them, two formers, each where it sits', () => {
     const frames = [0, 400].map((x) => ({ x, width: 60, top: 30, bottom: -30 }));
     const wheels = [{ id: 'wheel', position: { x: 900, y: 0, z: -50 }, diameter: 40 }];

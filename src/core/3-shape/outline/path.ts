@@ -27,6 +27,15 @@ const through = (points: readonly Point[], isClosed: boolean): Path => ({
 export const polygon = (points: readonly Point[]): Path => through(points, true);
 export const openLine = (points: readonly Point[]): Path => through(points, false);
 
+/** Upright, anticlockwise. */
+export const rectangle = (left: Millimetres, bottom: Millimetres, right: Millimetres, top: Millimetres): Path =>
+  polygon([
+    [left, bottom],
+    [right, bottom],
+    [right, top],
+    [left, top],
+  ]);
+
 /** A whole circle as two half turns. */
 export const circle = ([x, y]: Point, radius: Millimetres): Path => ({
   vertices: [

@@ -1,13 +1,13 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import { millimetres, say } from '@/core/1-base/words/phrase';
 import { isWing } from '@/core/2-document/schema/roles';
-import { openLine } from '@/core/3-shape/outline/path';
+import { openLine, rectangle } from '@/core/3-shape/outline/path';
 import type { CutPart, RodPiece } from '../../part';
 import { flatSeat } from '../../seat';
 import { nameOfSurface } from '../panels';
 import { passingAt } from '../sectionAtWall';
 import { DOWEL, hole, type Opened } from './openings';
-import { frameAt, nameOfBody, partOf, rectangle, type Stuff, textAt, wallAt } from './stuff';
+import { frameAt, nameOfBody, partOf, type Stuff, textAt, wallAt } from './stuff';
 
 /** A plate that legs or bolts hold in: how long, and the hole of a nylon bolt [mm]; usual for models of board. */
 const PLATE: Millimetres = 40;

@@ -2,12 +2,12 @@ import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/conver
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { circle, openLine, type Path } from '@/core/3-shape/outline/path';
+import { circle, openLine, type Path, rectangle } from '@/core/3-shape/outline/path';
 import type { PartLine, PartOutline } from '@/core/3-shape/outline/partOutline';
 import type { CutPart } from '../../part';
 import { clockwise, cutOut } from '../../polygons';
 import { flatSeat, type Seat } from '../../seat';
-import { type Frame, LEAST, nameOfBody, partOf, rectangle, type Stuff, textAt, wallAt } from './stuff';
+import { type Frame, LEAST, nameOfBody, partOf, type Stuff, textAt, wallAt } from './stuff';
 import type { Tray } from './tray';
 
 /** A former at every frame that has room; the first one is the firewall where a motor pulls there. */

@@ -1,13 +1,11 @@
 import { degreesFromRadians, type Millimetres } from '@/core/1-base/units/convert';
 import { millimetres, say, type Words } from '@/core/1-base/words/phrase';
-import type { Surface } from '@/core/2-document/schema/surface';
-import { contourOf } from '@/core/3-shape/section/contour';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
-import { openLine, type Path, type Point, polygon } from '@/core/3-shape/outline/path';
+import { openLine, type Point, polygon, rectangle } from '@/core/3-shape/outline/path';
 import type { CutPart } from '../../part';
 import { anticlockwise, cutOut } from '../../polygons';
 import { type Facet, type Seat, towards } from '../../seat';
-import { nameOfSurface } from '../panels';
+import { finFeet, type Which } from './finFeet';
 import type { Gap } from './openings';
 import {
   alongOf,
@@ -16,13 +14,10 @@ import {
   LEAST,
   nameOfBody,
   partOf,
-  rectangle,
   stretchedBy,
   type Stuff,
   textAt,
 } from './stuff';
-
-type Which = 'top' | 'bottom';
 
 /** A stretch of a lid: up to where a surface lies in it, or to the ends of the hatch. */
 interface Stretch {
@@ -105,7 +100,14 @@ function lidPart(stuff: Stuff, which: Which, { from, to, isHatch, suffix, name }
       [s, half[index + 1]!],
     ]),
   }));
-  const fins = finsOn(stuff, which, frames, stretchedBy(frames, along));
+  const stretch = stretchedBy(frames, along);
+  const fins = finFeet(stuff, which, frames).map(
+    ({ name: fin, from: nose, to: tail, half: thick, play, isThrough }) => ({
+      name: fin,
+      isThrough,
+      foot: rectangle(stretch(nose) - play, -thick - play, stretch(tail) + play, thick + play),
+    }),
+  );
   const slots = fins.flatMap(({ isThrough, foot }) => (isThrough ? [foot] : []));
   const region = cutOut({ edge: whole, holes: [] }, slots) ?? { edge: whole, holes: [] };
   const notes: Words[] = fins.map(({ name: fin, isThrough }) =>
@@ -156,46 +158,4 @@ function lidSeat(
     };
   });
   return facets as [Facet, ...Facet[]] as Seat;
-}
-
-interface FinFoot {
-  readonly name: string;
-  readonly foot: Path;
-  readonly isThrough: boolean;
-}
-
-/** Steeper than that a surface stands on a lid [°]. */
-const STANDS = 60;
-
-/** Upright surfaces in the middle whose root meets a lid: through it where they begin below its face, else on it. */
-function finsOn(
-  { design, body, thickness, allowances }: Stuff,
-  which: Which,
-  frames: readonly Frame[],
-  stretch: (x: Millimetres) => Millimetres,
-): FinFoot[] {
-  return design.surfaces.flatMap((surface: Surface): FinFoot[] => {
-    const [root] = surface.stations;
-    const { position, mirrored } = surface;
-    const isUp = which === 'top' ? root!.dihedral >= STANDS : root!.dihedral <= -STANDS;
-    if (mirrored || !isUp || Math.abs(position.y - body.position.y) > 2) return [];
-    const nose = position.x + root!.leadingEdgeOffset - body.position.x;
-    const [from, to] = [Math.max(nose, frames[0]!.x), Math.min(nose + root!.chord, frames.at(-1)!.x)];
-    if (to - from < LEAST_LID) return [];
-    const faces = framesBetween(frames, from, to).map((frame) => frame[which] + body.position.z);
-    const away = which === 'top' ? position.z - Math.max(...faces) : Math.min(...faces) - position.z;
-    if (away > thickness) return [];
-    const isThrough = away < -thickness / 2;
-    const { upper, lower } = contourOf(root!.section, root!.chord);
-    const thick = Math.max(...upper.map((height, index) => height - lower[index]!)) * root!.chord;
-    const play = isThrough ? allowances.slot : 0;
-    const half = thick / 2 + play;
-    return [
-      {
-        name: nameOfSurface(surface),
-        isThrough,
-        foot: rectangle(stretch(from) - play, -half, stretch(to) + play, half),
-      },
-    ];
-  });
 }

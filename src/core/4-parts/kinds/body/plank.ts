@@ -1,11 +1,11 @@
 import { millimetres, say } from '@/core/1-base/words/phrase';
-import { openLine, type Path, type Point, polygon } from '@/core/3-shape/outline/path';
+import { openLine, type Path, type Point, polygon, rectangle } from '@/core/3-shape/outline/path';
 import type { PartLine, PartOutline } from '@/core/3-shape/outline/partOutline';
 import type { Body } from '@/core/2-document/schema/airframe';
 import { anticlockwise, clockwise, cutOut } from '../../polygons';
 import { flatSeat } from '../../seat';
 import { withOpenings } from './openings';
-import { type BodyParts, framesBetween, nameOfBody, partOf, rectangle, type Stuff, textAt } from './stuff';
+import { type BodyParts, framesBetween, nameOfBody, partOf, type Stuff, textAt } from './stuff';
 
 /** Seen from the left, x aft of the body, y up: the wall between upper and lower edge. */
 export function profileOf({ frames }: Body): Path {

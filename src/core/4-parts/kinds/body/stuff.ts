@@ -1,7 +1,7 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { type Path, type Point, polygon } from '@/core/3-shape/outline/path';
+import { type Path, type Point } from '@/core/3-shape/outline/path';
 import type { PartOutline, PartText } from '@/core/3-shape/outline/partOutline';
 import type { Allowances } from '../../allowances';
 import type { CutPart, PartFault, PartKind, RodPiece } from '../../part';
@@ -68,14 +68,6 @@ export function partOf(
     mirrored: mirrored * sides,
   };
 }
-
-export const rectangle = (left: Millimetres, bottom: Millimetres, right: Millimetres, top: Millimetres): Path =>
-  polygon([
-    [left, bottom],
-    [right, bottom],
-    [right, top],
-    [left, top],
-  ]);
 
 /** The frame at a place between others; null where the body does not reach. */
 export function frameAt(frames: readonly Frame[], x: Millimetres): Frame | null {

@@ -1,10 +1,10 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import { millimetres, say } from '@/core/1-base/words/phrase';
-import { openLine } from '@/core/3-shape/outline/path';
+import { openLine, rectangle } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import type { CutPart } from '../../part';
 import { flatSeat } from '../../seat';
-import { framesBetween, LEAST, nameOfBody, partOf, rectangle, type Stuff, textAt, wallAt } from './stuff';
+import { framesBetween, LEAST, nameOfBody, partOf, type Stuff, textAt, wallAt } from './stuff';
 
 /** The bay of the pack: from where to where along the body, how high its floor lies, and the tray in it. */
 export interface Tray {
