@@ -13,6 +13,7 @@ import { lightened } from './lightening';
 import { plateParts } from './kinds/plate';
 import { closingRibs, ribParts, templateParts } from './kinds/rib';
 import { curvedSkinParts } from './kinds/curvedSheet';
+import { shimParts } from './kinds/shim';
 import { skinParts, sparParts } from './kinds/skin';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
@@ -61,6 +62,7 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
         ...templates.parts,
         ...braceParts(surface),
         ...hornParts(surface),
+        ...shimParts(surface),
       ],
       blocks: templates.blocks,
     };

@@ -294,6 +294,27 @@ describe('round bodies, ribs, templates and gauges', () => {
     expect(ribs.map(({ outline }) => Math.round(boundsOfPart(outline).right))).toEqual([200, 184, 168, 152, 136, 120]);
   });
 
+  test('a wing that was built at another angle gets shims that bring it back, left and right by themselves', () => {
+    const built = (left: number, right: number) => ({
+      ...trapezoid(400, 200),
+      construction,
+      incidence: 2,
+      asBuilt: { left: { incidence: left }, right: { incidence: right } },
+    });
+    const shimsOf = (...angles: [number, number]) =>
+      listOf([built(...angles)]).parts.filter(({ id }) => id.includes('-shim'));
+    expect(shimsOf(2, 2.05)).toEqual([]);
+    const [both] = shimsOf(3, 3);
+    expect(both!.count).toBe(2);
+    // Nose up by one degree: the trailing edge is raised by 200 mm · tan 1°.
+    expectWithin(boundsOfPart(both!.outline).top, 3.491, 1e-3);
+    expect(both!.outline.edge.vertices.find(({ y }) => y > 1)!.x).toBe(200);
+    const sides = shimsOf(1, 2.5);
+    expect(sides.map(({ name }) => name)).toEqual([expect.stringMatching(/left$/), expect.stringMatching(/right$/)]);
+    expectWithin(boundsOfPart(sides[1]!.outline).top, 1.745, 1e-3);
+    expect(sides[0]!.outline.edge.vertices.find(({ y }) => y > 1)!.x).toBe(0);
+  });
+
   test('hot wire gets a template for each end, and the block to start from', () => {
     const section = { kind: 'fourDigit', thicknessRatio: 0.12 } as never;
     const stations = [

@@ -6,7 +6,7 @@ import { field } from '@/core/2-document/edit/field';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Control, Surface } from '@/core/2-document/schema/surface';
-import { shimFor } from '@/core/6-groups/rigging/shim';
+import { shimFor } from '@/core/3-shape/geometry/shim';
 import { decimal, formatLength } from '@/words/formatQuantity';
 import { editDesign, type EditOutcome } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';

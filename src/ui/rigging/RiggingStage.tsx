@@ -4,7 +4,7 @@ import { Fragment, useState } from 'react';
 import type { Analysis } from '@/core/analyse';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { shimFor } from '@/core/6-groups/rigging/shim';
+import { shimFor } from '@/core/3-shape/geometry/shim';
 import { turned, turnForNeutral } from '@/core/7-verdict/changes';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { decimal, formatLength, formatValue } from '@/words/formatQuantity';

@@ -3,7 +3,7 @@ import { simpleAircraft } from '#/tests/designs';
 import { expectWithin, said } from '#/tests/matchers';
 import { numbersOf } from '../solve';
 import { withFields } from '@/core/2-document/edit/withFields';
-import { shimFor, turnOfShim } from './shim';
+import { shimFor, turnOfShim } from '@/core/3-shape/geometry/shim';
 
 describe('shims', () => {
   test('a degree on 200 mm is 3.49 mm under the leading edge', () => {

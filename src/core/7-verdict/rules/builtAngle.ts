@@ -1,5 +1,5 @@
 import { millimetres, nameOf, percent, plain, radians, say } from '@/core/1-base/words/phrase';
-import { shimFor } from '@/core/6-groups/rigging/shim';
+import { shimFor } from '@/core/3-shape/geometry/shim';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { field } from '@/core/2-document/edit/field';

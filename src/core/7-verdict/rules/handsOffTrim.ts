@@ -10,7 +10,7 @@ import {
   type Phrase,
   seconds,
 } from '@/core/1-base/words/phrase';
-import { shimFor } from '@/core/6-groups/rigging/shim';
+import { shimFor } from '@/core/3-shape/geometry/shim';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
