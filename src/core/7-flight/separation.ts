@@ -14,11 +14,12 @@ export interface StallingSection {
 /** Over so much more angle the flow leaves the whole side: thin low-speed sections let go gently. C. */
 const LETS_GO: Radians = radiansFromDegrees(10);
 /** What stays attached at most beyond it. */
-const STAYS = 0.02;
+const STAYS = 0.002;
 /** Nose suction that sections reach, of what the theory has (Leishman & Beddoes). */
 const SUCTION = 0.95;
 /** Between these angles the separated section goes over to a plate across the wind. C. */
-const [PLATE_FROM, PLATE_ALL] = [radiansFromDegrees(30), radiansFromDegrees(40)] as const;
+export const PLATE_FROM: Radians = radiansFromDegrees(30);
+const PLATE_ALL: Radians = radiansFromDegrees(40);
 /** Normal force of an endless plate square to the wind, by its own formula below. */
 const ENDLESS_90 = 1 / (0.222 + 0.283);
 /** The finite plate of Viterna & Corrigan holds up to that aspect ratio. */
