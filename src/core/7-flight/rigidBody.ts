@@ -10,6 +10,8 @@ export interface RigidBody {
   readonly inertia: { readonly xx: number; readonly yy: number; readonly zz: number; readonly xz: number };
   /** None where the air takes no part. */
   readonly apparent?: ApparentMass;
+  /** Pitching moment per ẇ of a tail that meets the wash of a moment ago [kg·m], negative behind; none without. */
+  readonly lateWash?: number;
 }
 
 /** Places in the state of a flight: where it is (earth axes, z down), how it lies (quaternion), its speed and turning in flight axes. */
@@ -85,14 +87,14 @@ export function flightRate(body: RigidBody, loads: (t: number, state: Float64Arr
 }
 
 /** Of u̇, v̇, ẇ, ṗ, q̇, ṙ. Air that is moved in heave at an arm behind the balance point turns with it. */
-function massMatrix({ mass, inertia: { xx, yy, zz, xz }, apparent }: RigidBody): number[][] {
+function massMatrix({ mass, inertia: { xx, yy, zz, xz }, apparent, lateWash = 0 }: RigidBody): number[][] {
   const { heave = 0, heaveMoment = 0, pitch = 0, roll = 0 } = apparent ?? {};
   return [
     [mass, 0, 0, 0, 0, 0],
     [0, mass, 0, 0, 0, 0],
     [0, 0, mass + heave, 0, heaveMoment, 0],
     [0, 0, 0, xx + roll, 0, -xz],
-    [0, 0, heaveMoment, 0, yy + pitch, 0],
+    [0, 0, heaveMoment - lateWash, 0, yy + pitch, 0],
     [0, 0, 0, -xz, 0, zz],
   ];
 }

@@ -9,6 +9,7 @@ import type { mass } from '../mass/mass';
 import type { pitch } from '../pitch/pitch';
 import type { trim } from '../trim/trim';
 import { NOTHING_WEIGHED } from '../words';
+import type { LateWash } from './lateWash';
 import { lateralModes, longitudinalModes, type Mode } from './linearModes';
 
 export interface MotionResult {
@@ -19,16 +20,6 @@ export interface MotionResult {
 /** κ of a propeller at three quarters of the advance at which it pulls no more, and of a glide: its own drag alone. */
 const PROPELLER_FALL = 3;
 const GLIDE_FALL = 1;
-
-/** What feels the wash of others, for the time that it takes to arrive. */
-export interface LateWash {
-  /** Moment coefficient per radian of its angle; negative behind. */
-  readonly momentPerRadian: number;
-  /** dε/dα there. */
-  readonly slope: number;
-  /** Its quarter chord aft of the balance point [m]. */
-  readonly arm: number;
-}
 
 /** Least share of the product of roll and yaw inertia that must be left after the product of inertia. */
 const LEAST_SPREAD = 1e-6;

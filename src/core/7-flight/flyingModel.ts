@@ -1,0 +1,127 @@
+import type { MetresPerSecond, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
+import { apparentMass } from '@/core/5-aero/apparentMass';
+import { addLoads, type Load } from '@/core/5-aero/forces';
+import { lateWash } from '@/core/6-groups/motion/lateWash';
+import { numbersOf } from '@/core/6-groups/solve';
+import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
+import { Solution } from '@/core/6-groups/solution/solution';
+import { AT_REST, type Motion } from './attachedLoads';
+import { AT, type BodyLoads, flightRate, type RigidBody, STATE_SIZE } from './rigidBody';
+import { stripFlow } from './stripFlow';
+
+export type Commands = Pick<Motion, 'pitch' | 'roll' | 'yaw' | 'flap'>;
+
+/** An aircraft ready to be flown: state of a rigid body, and behind it the share of attached flow of every strip. */
+export interface FlyingModel {
+  readonly prepared: Prepared;
+  readonly body: RigidBody;
+  readonly strips: number;
+  readonly size: number;
+  /** Level flight at cruise speed: angle of attack and pitch command. */
+  readonly trim: { readonly alpha: Radians; readonly command: Radians };
+  /** Air loads in flight axes about the balance point [N, N·m], for a state and what is commanded. */
+  readonly loads: (state: ArrayLike<number>, commands: Commands) => BodyLoads;
+  /** Rate of the whole state; thrust and the like may be added in flight axes. */
+  readonly rate: (
+    commands: (t: number, state: Float64Array) => Commands,
+    more?: (t: number, state: Float64Array) => BodyLoads,
+  ) => (t: number, state: Float64Array, out: Float64Array) => void;
+}
+
+/** Slower than that through the air there are no loads [m/s]. */
+const STILL = 1e-3;
+
+export type Unflyable = { readonly because: string };
+
+/** Cuts, weighs and solves a design once, so that it can be flown; section data at its cruise speed. */
+export function flyingModel(design: Design): FlyingModel | Unflyable {
+  const prepared = prepare(design, {});
+  if (!prepared) return { because: 'There is no wing with an area.' };
+  const weighed = prepared.weights.properties;
+  if (!weighed) return { because: 'Nothing has a mass yet: choose a board, or type what the parts weigh.' };
+  const solution = new Solution(prepared, {});
+  if (!solution.isSolvable) return { because: 'Surfaces lie in one another: no flow can be computed.' };
+  const { model } = solution;
+  const { air, placed, about, reference, restingPropellers } = prepared;
+  const speed = design.conditions.cruiseSpeed as MetresPerSecond;
+  const flow = stripFlow(prepared, model, speed);
+  const wash = lateWash(solution, numbersOf(design).pitch.downwashSlope);
+  const body: RigidBody = {
+    mass: weighed.total,
+    inertia: weighed.inertia,
+    apparent: apparentMass(placed, air.density, about),
+    lateWash: wash
+      ? (wash.momentPerRadian * wash.slope * air.density * reference.area * reference.meanChord * wash.arm) / 2
+      : 0,
+  };
+  const steady = new Float64Array(flow.nodes);
+  const pace = new Float64Array(flow.nodes);
+  const shares = new Float64Array(flow.nodes);
+
+  /** What bodies, propellers without power and drag items add, per density; linear in small angles and bounded in large ones. */
+  function extra({ u, v, w, q, r }: Motion): Load {
+    const square = u * u + v * v + w * w;
+    const met = Math.sqrt(square);
+    if (met < STILL) return addLoads([]);
+    const alpha = (u * w) / Math.max(STILL ** 2, u * u + w * w);
+    const beta = (v * Math.sqrt(u * u + w * w)) / square;
+    const scaled = ({ force, moment }: Load, by: number): Load => ({
+      force: force.map((value) => by * value) as unknown as Vector3,
+      moment: moment.map((value) => by * value) as unknown as Vector3,
+    });
+    const drag = (restingPropellers / 2) * met;
+    return addLoads([
+      scaled(model.extra.atAlpha(alpha, about), square),
+      scaled(model.extra.perBeta(about), square * beta),
+      scaled(model.extra.perPitchRate(about), met * q),
+      scaled(model.extra.perYawRate(about), met * r),
+      { force: [drag * u, -drag * v, drag * w], moment: [0, 0, 0] },
+    ]);
+  }
+
+  function loads(state: ArrayLike<number>, commands: Commands): BodyLoads {
+    const motion: Motion = {
+      ...AT_REST,
+      ...commands,
+      u: state[AT.speed]!,
+      v: state[AT.speed + 1]!,
+      w: state[AT.speed + 2]!,
+      p: state[AT.rate]!,
+      q: state[AT.rate + 1]!,
+      r: state[AT.rate + 2]!,
+    };
+    for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
+    const { force, moment } = addLoads([flow.loads(motion, shares, steady, pace), extra(motion)]);
+    const { density } = air;
+    // Half a turn about y from document to flight axes.
+    return {
+      force: [-density * force[0], density * force[1], -density * force[2]],
+      moment: [-density * moment[0], density * moment[1], -density * moment[2]],
+    };
+  }
+
+  return {
+    prepared,
+    body,
+    strips: flow.nodes,
+    size: STATE_SIZE + flow.nodes,
+    trim: { alpha: solution.alpha as Radians, command: solution.command as Radians },
+    loads,
+    rate: (commands, more) => {
+      const rigid = flightRate(body, (t, state) => {
+        const own = loads(state, commands(t, state));
+        if (!more) return own;
+        const { force, moment } = more(t, state);
+        return {
+          force: own.force.map((value, axis) => value + force[axis]!) as unknown as Vector3,
+          moment: own.moment.map((value, axis) => value + moment[axis]!) as unknown as Vector3,
+        };
+      });
+      return (t, state, out) => {
+        rigid(t, state, out);
+        for (let i = 0; i < flow.nodes; i++) out[STATE_SIZE + i] = (steady[i]! - state[STATE_SIZE + i]!) * pace[i]!;
+      };
+    },
+  };
+}
