@@ -20,6 +20,10 @@ export interface FlyingModel {
   readonly size: number;
   /** Level flight at cruise speed: angle of attack and pitch command. */
   readonly trim: { readonly alpha: Radians; readonly command: Radians };
+  /** Full nose-up as the pitch controls turn [rad], with its sign; null without one. */
+  readonly fullNoseUp: Radians | null;
+  /** Share of the plan of all wings over which the flow is attached, by the state. */
+  readonly attachedShare: (state: ArrayLike<number>) => number;
   /** Air loads in flight axes about the balance point [N, N·m], for a state and what is commanded. */
   readonly loads: (state: ArrayLike<number>, commands: Commands) => BodyLoads;
   /** Rate of the whole state; thrust and the like may be added in flight axes. */
@@ -34,8 +38,17 @@ const STILL = 1e-3;
 
 export type Unflyable = { readonly because: string };
 
+export interface FlyingOptions {
+  /**
+   * Of a model that is dynamically alike: its sections work at Reynolds numbers
+   * λ^1.5 times as high; everything else stays, lengths, times and speeds of the
+   * large one (see `dynamic scaling` at the launch).
+   */
+  readonly scale?: number;
+}
+
 /** Cuts, weighs and solves a design once, so that it can be flown; section data at its cruise speed. */
-export function flyingModel(design: Design): FlyingModel | Unflyable {
+export function flyingModel(design: Design, { scale = 1 }: FlyingOptions = {}): FlyingModel | Unflyable {
   const prepared = prepare(design, {});
   if (!prepared) return { because: 'There is no wing with an area.' };
   const weighed = prepared.weights.properties;
@@ -45,7 +58,7 @@ export function flyingModel(design: Design): FlyingModel | Unflyable {
   const { model } = solution;
   const { air, placed, about, reference, restingPropellers } = prepared;
   const speed = design.conditions.cruiseSpeed as MetresPerSecond;
-  const flow = stripFlow(prepared, model, speed);
+  const flow = stripFlow(prepared, model, (speed * scale ** 1.5) as MetresPerSecond);
   const wash = lateWash(solution, numbersOf(design).pitch.downwashSlope);
   const body: RigidBody = {
     mass: weighed.total,
@@ -107,6 +120,12 @@ export function flyingModel(design: Design): FlyingModel | Unflyable {
     strips: flow.nodes,
     size: STATE_SIZE + flow.nodes,
     trim: { alpha: solution.alpha as Radians, command: solution.command as Radians },
+    fullNoseUp: solution.fullNoseUp as Radians | null,
+    attachedShare: (state) => {
+      let sum = 0;
+      for (let i = 0; i < flow.nodes; i++) sum += flow.liftingShare[i]! * state[STATE_SIZE + i]!;
+      return sum;
+    },
     loads,
     rate: (commands, more) => {
       const rigid = flightRate(body, (t, state) => {

@@ -1,5 +1,6 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { MetresPerSecond, Radians, Vector3 } from '@/core/1-base/units/convert';
+import { isWing } from '@/core/2-document/schema/roles';
 import { integratePlanforms } from '@/core/3-shape/geometry/planform';
 import { profileDrag, type SectionData } from '@/core/3-shape/section/lowReynolds';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
@@ -31,6 +32,8 @@ type Sum = [number, number, number, number, number, number];
 export interface StripFlow {
   /** How many strips there are, left and right counted apart. */
   readonly nodes: number;
+  /** Share of the area of all wings that each strip is; none on other surfaces. */
+  readonly liftingShare: Float64Array;
   /**
    * Loads per density about the balance point in document axes, at a share of
    * attached flow for every strip; with `steady`, writes the share that each
@@ -135,6 +138,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
 
   return {
     nodes: size,
+    liftingShare: liftingShares(prepared, nodes),
     loads: (motion, attached, steady, pace) => {
       meet(motion);
       agree(attached);
@@ -191,6 +195,14 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     // The same strip as the lattice has it.
     addForce(before, nodes[i]!, -strength[i]! * width * across[i]!, strength[i]! * width * flow, 0);
   }
+}
+
+function liftingShares({ lattice }: Prepared, nodes: readonly Node[]): Float64Array {
+  const areas = nodes.map(({ strip, chord, width }) =>
+    isWing(lattice.surfaces[lattice.strips[strip]!.surface]!) ? chord * width : 0,
+  );
+  const whole = areas.reduce((sum, area) => sum + area, 0);
+  return Float64Array.from(areas, (area) => area / whole);
 }
 
 /** Adds a force on a strip, along x and up from its board, so far behind its quarter chord. */

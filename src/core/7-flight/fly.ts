@@ -1,0 +1,186 @@
+import { dormandPrince, type OdeEvent, UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
+import type { Steps } from '@/core/1-base/steps';
+import type { Metres, MetresPerSecond, Radians, Seconds } from '@/core/1-base/units/convert';
+import { attitudeOf } from './attitude';
+import type { FlyingModel } from './flyingModel';
+import { judgeFlight, type Outcome } from './judgeFlight';
+import { pathOf, pilot, type PilotName } from './pilots';
+import { AT, launchState, quaternionAt, STATE_SIZE } from './rigidBody';
+
+/** How a throw leaves the hand, level winged and pointed ahead but for what is said. */
+export interface Throw {
+  readonly speed: MetresPerSecond;
+  /** Of the path against the horizon, up positive. */
+  readonly path: Radians;
+  /** Of the balance point above the ground. */
+  readonly height: Metres;
+  /** Beyond the angle of attack of level flight. */
+  readonly alphaError?: Radians;
+  readonly roll?: Radians;
+  readonly rollRate?: number;
+  readonly pitchRate?: number;
+}
+
+export interface FlightPlan {
+  readonly launch: Throw;
+  readonly pilot: PilotName;
+  readonly longest: Seconds;
+  /** Error allowed in a step, of every part of the state; as fine as anyone can see without. */
+  readonly relative?: number;
+}
+
+/** One flight at even steps of time; x ahead of the launch point, y to the right, z height. */
+export interface Samples {
+  readonly t: readonly Seconds[];
+  readonly x: readonly Metres[];
+  readonly y: readonly Metres[];
+  readonly z: readonly Metres[];
+  readonly speed: readonly MetresPerSecond[];
+  readonly alpha: readonly Radians[];
+  readonly beta: readonly Radians[];
+  readonly roll: readonly Radians[];
+  readonly pitch: readonly Radians[];
+  readonly yaw: readonly Radians[];
+  /** About its own axis [rad/s]: in a loop the roll flips, this does not. */
+  readonly rollRate: readonly number[];
+  /** Of the path against the horizon. */
+  readonly path: readonly Radians[];
+  /** Share of the wings over which the flow is attached. */
+  readonly attached: readonly number[];
+}
+
+export interface FlightEvent {
+  readonly name: 'ground' | 'stall' | 'recovers' | 'end';
+  readonly t: Seconds;
+}
+
+export interface Flown extends Outcome {
+  readonly samples: Samples;
+  readonly events: readonly FlightEvent[];
+}
+
+/** Samples a second. */
+const RATE = 50;
+/** Tolerance of a step, and the least of places, turns, speeds and rates that count. */
+const RELATIVE = 1e-6;
+const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
+/** No step is longer: gusts, pilots and what is sampled want to be seen [s]. */
+const LONGEST_STEP = 0.05;
+/** Attached over less of the wings than that is a stall, over more it has recovered. */
+const STALLED = 0.75;
+const RECOVERED = 0.9;
+/** Balance point so high above ground stands on it [m]. */
+const ON_GROUND: Metres = 0.05;
+
+/** The pause that shows how far it is, in flown time [s]. */
+const SHOWN_EVERY = 0.5;
+
+/**
+ * Throws a model and follows it to the ground or to the end of the time. A
+ * scale λ flies the dynamically alike small one: given and told are its own
+ * lengths, times and speeds, which go with λ and √λ of the large one’s; the
+ * model has to be made for that scale. Source: similarity at equal lift and
+ * Froude number, V² ∝ g L. @throws UnsteadyError where the motion ends in no numbers
+ */
+export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flown> {
+  const slower = Math.sqrt(scale);
+  const { launch } = plan;
+  const alpha = (model.trim.alpha + (launch.alphaError ?? 0)) as Radians;
+  const speed = launch.speed / slower;
+  const ground = ON_GROUND / scale;
+  const start = new Float64Array(model.size).fill(1);
+  start.set(
+    launchState({
+      height: (launch.height / scale) as Metres,
+      attitude: { roll: (launch.roll ?? 0) as Radians, pitch: (launch.path + alpha) as Radians, yaw: 0 as Radians },
+      speed: [speed * Math.cos(alpha), 0, speed * Math.sin(alpha)] as never,
+      rate: [(launch.rollRate ?? 0) * slower, (launch.pitchRate ?? 0) * slower, 0],
+    }),
+  );
+  const events: OdeEvent[] = [
+    { name: 'ground', value: (_, state) => -state[2]! - ground, direction: -1, isLast: true },
+    { name: 'stall', value: (_, state) => model.attachedShare(state) - STALLED, direction: -1, isLast: false },
+    { name: 'recovers', value: (_, state) => model.attachedShare(state) - RECOVERED, direction: 1, isLast: false },
+  ];
+  const commanded = pilot(plan.pilot, { model, ground });
+  const end = plan.longest / slower;
+  const recorded = recorder(model, scale);
+  const state = new Float64Array(model.size);
+  const happened: FlightEvent[] = [];
+  let [sample, shown, last] = [0, 0, end];
+  const every = 1 / RATE / slower;
+  for (const step of dormandPrince({
+    rate: model.rate(commanded),
+    start: 0,
+    end,
+    initial: start,
+    relative: plan.relative ?? RELATIVE,
+    absolute: tolerances(model.size),
+    longestStep: LONGEST_STEP / slower,
+    events,
+  })) {
+    for (; sample * every <= step.to; sample++) recorded.add(sample * every, step.at(sample * every, state));
+    for (const { name, t } of step.happened)
+      happened.push({ name: name as FlightEvent['name'], t: (t * slower) as Seconds });
+    last = step.to;
+    if (step.to - shown >= SHOWN_EVERY) {
+      shown = step.to;
+      yield { done: step.to, total: end };
+    }
+    if (step.isEnded || step.to >= end) recorded.add(step.to, step.at(step.to, state));
+  }
+  if (happened.at(-1)?.name !== 'ground') happened.push({ name: 'end', t: (last * slower) as Seconds });
+  const { samples } = recorded;
+  if (!samples.z.every(Number.isFinite)) throw new UnsteadyError('The flight ends in no numbers.');
+  return { samples, events: happened, ...judgeFlight(samples, happened, launch) };
+}
+
+function tolerances(size: number): Float64Array {
+  const allowed = new Float64Array(size).fill(ABSOLUTE[4]);
+  allowed.fill(ABSOLUTE[0], AT.place, AT.turn);
+  allowed.fill(ABSOLUTE[1], AT.turn, AT.speed);
+  allowed.fill(ABSOLUTE[2], AT.speed, AT.rate);
+  allowed.fill(ABSOLUTE[3], AT.rate, STATE_SIZE);
+  return allowed;
+}
+
+/** Writes states down in the lengths and times of the scale. */
+function recorder(model: FlyingModel, scale: number) {
+  const slower = Math.sqrt(scale);
+  const samples = {
+    t: [] as Seconds[],
+    x: [] as Metres[],
+    y: [] as Metres[],
+    z: [] as Metres[],
+    speed: [] as MetresPerSecond[],
+    alpha: [] as Radians[],
+    beta: [] as Radians[],
+    roll: [] as Radians[],
+    pitch: [] as Radians[],
+    yaw: [] as Radians[],
+    rollRate: [] as number[],
+    path: [] as Radians[],
+    attached: [] as number[],
+  };
+  return {
+    samples: samples as Samples,
+    add: (t: number, state: Float64Array) => {
+      const [u, v, w] = [state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!];
+      const speed = Math.hypot(u, v, w);
+      const { roll, pitch, yaw } = attitudeOf(quaternionAt(state));
+      samples.t.push((t * slower) as Seconds);
+      samples.x.push((state[0]! * scale) as Metres);
+      samples.y.push((state[1]! * scale) as Metres);
+      samples.z.push((-state[2]! * scale) as Metres);
+      samples.speed.push((speed * slower) as MetresPerSecond);
+      samples.alpha.push(Math.atan2(w, u) as Radians);
+      samples.beta.push((speed > 0 ? Math.asin(Math.min(1, Math.max(-1, v / speed))) : 0) as Radians);
+      samples.roll.push(roll);
+      samples.pitch.push(pitch);
+      samples.yaw.push(yaw);
+      samples.rollRate.push(state[AT.rate]! / slower);
+      samples.path.push(pathOf(state));
+      samples.attached.push(model.attachedShare(state));
+    },
+  };
+}
