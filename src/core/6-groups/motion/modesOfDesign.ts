@@ -21,6 +21,13 @@ export interface MotionResult {
 const PROPELLER_FALL = 3;
 const GLIDE_FALL = 1;
 
+/** What turning in pitch does beside damping. */
+export interface Turning {
+  readonly wash: LateWash | null;
+  /** Lift coefficient per q c̄/2V. */
+  readonly liftFromPitchRate: number;
+}
+
 /** Least share of the product of roll and yaw inertia that must be left after the product of inertia. */
 const LEAST_SPREAD = 1e-6;
 
@@ -30,11 +37,10 @@ const isSpread = ({ xx, yy, zz, xz }: NonNullable<ValueOf<typeof mass>['inertia'
 
 /**
  * Modes of a design at its cruise trim. Speed derivatives C_Xu = −(2 + κ) C_D,
- * C_Zu = −2 C_L, κ = −(V/T) dT/dV; the wash of what flies ahead comes late, and
+ * C_Zu = −2 C_L, κ = −(V/T) dT/dV; turning in pitch lifts by C_Lq; the wash of what flies ahead comes late, and
  * the air beside the wings moves with them. A glide swings as level flight with
  * κ = 1. Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. A
  * reason in words when mass, trim or drag is missing.
- * @param wash what the surface behind does to the moment when it turns, and where it is
  */
 export function modesOfDesign(
   { air, reference, placed, about, design, surfacesOnly }: Prepared,
@@ -45,7 +51,7 @@ export function modesOfDesign(
     readonly lateral: ValueOf<typeof lateral>;
     readonly drag: ValueOf<typeof drag>;
   },
-  wash: LateWash | null,
+  { wash, liftFromPitchRate }: Turning,
 ): MotionResult | { readonly because: Words } {
   const { mass, trim, pitch, lateral, drag } = numbers;
   if (mass.total === null || mass.inertia === null) return { because: NOTHING_WEIGHED };
@@ -71,7 +77,7 @@ export function modesOfDesign(
     xw: (lift - dragPerAlpha) * force,
     zu: -2 * lift * force,
     zw: -(pitch.liftSlope! + drag.total) * force,
-    zq: 0,
+    zq: (-liftFromPitchRate * force * meanChord) / 2,
     zwDot: -around.heave,
     mu: 0,
     mw: pitch.momentSlope! * force * meanChord,

@@ -27,7 +27,11 @@ export const motion = numbersGroup(keys, {
   title: 'Motion',
   needs: { mass, trim, pitch, lateral, drag },
   compute: (solution, needed) => {
-    const modes = modesOfDesign(solution.prepared, needed, lateWash(solution, needed.pitch.downwashSlope));
+    const { isSolvable } = solution;
+    const modes = modesOfDesign(solution.prepared, needed, {
+      wash: isSolvable ? lateWash(solution, needed.pitch.downwashSlope) : null,
+      liftFromPitchRate: isSolvable ? solution.pitch.liftFromPitchRate : 0,
+    });
     return 'because' in modes ? noModes(modes.because) : { ...modes, reasons: {} };
   },
   empty: (why) => noModes(why),
