@@ -7,6 +7,7 @@ import { analyse } from '@/core/analyse';
 import { type FlightPlan, fly, type Throw } from './fly';
 import { type FlyingModel, type FlyingOptions, flyingModel } from './flyingModel';
 import { energyOf, launchState, STATE_SIZE } from './rigidBody';
+import { thrustOf } from './thrust';
 
 function modelOf(design: Design, options?: FlyingOptions): FlyingModel {
   const model = flyingModel(design, options);
@@ -89,6 +90,18 @@ describe('throws', () => {
     expect(right.samples.x.at(-1)! - left.samples.x.at(-1)!).toBeCloseTo(0, 2);
     const held = flown(model, { roll: 0.25, height: 30 }, { pilot: 'holdHeading' });
     expect(Math.abs(held.samples.yaw.at(-1)!)).toBeLessThan(0.5 * Math.abs(right.samples.yaw.at(-1)!));
+  });
+
+  test('under power it climbs, and the torque of its propeller rolls it away from straight', () => {
+    const design = demoDesign('lagoon-postman');
+    const powered = modelOf(design, { isPowered: true });
+    const thrust = thrustOf(powered.prepared, 1);
+    if ('because' in thrust) throw new Error(thrust.because);
+    const climb = flown(powered, { speed: 9, height: 5 }, { thrust, longest: 3 as never });
+    expect(climb.samples.z.at(-1)!).toBeGreaterThan(6);
+    expect(Math.abs(climb.samples.roll.at(-1)!)).toBeGreaterThan(0.01);
+    const glide = flown(modelOf(design), { speed: 9, height: 5 }, { longest: 3 as never });
+    expect(glide.samples.z.at(-1)!).toBeLessThan(5);
   });
 
   test('finer steps tell the same: places to a centimetre', () => {

@@ -5,6 +5,7 @@ import { attitudeOf } from './attitude';
 import type { FlyingModel } from './flyingModel';
 import { judgeFlight, type Outcome } from './judgeFlight';
 import { pathOf, pilot, type PilotName } from './pilots';
+import type { ThrustOf } from './thrust';
 import { AT, launchState, quaternionAt, STATE_SIZE } from './rigidBody';
 
 /** How a throw leaves the hand, level winged and pointed ahead but for what is said. */
@@ -25,6 +26,8 @@ export interface FlightPlan {
   readonly launch: Throw;
   readonly pilot: PilotName;
   readonly longest: Seconds;
+  /** What the drives do; none without. The model has to be a powered one then. */
+  readonly thrust?: ThrustOf;
   /** Error allowed in a step, of every part of the state; as fine as anyone can see without. */
   readonly relative?: number;
 }
@@ -110,7 +113,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
   let [sample, shown, last] = [0, 0, end];
   const every = 1 / RATE / slower;
   for (const step of dormandPrince({
-    rate: model.rate(commanded),
+    rate: model.rate(commanded, plan.thrust && ((_, at) => plan.thrust!(at))),
     start: 0,
     end,
     initial: start,

@@ -93,8 +93,7 @@ describe('an aircraft ready to be flown', () => {
     if (dutch) expectWithin(lateral.find(({ imaginary }) => imaginary > 1)!.imaginary, dutch.imaginary, 0.04);
     const [fast, ...others] = modesOf(model, level, commands, ['u', 'w', 'q', 'pitch'], -force[0]);
     const quick = known('shortPeriod');
-    if (quick)
-      expectWithin(Math.hypot(fast!.real, fast!.imaginary), Math.hypot(quick.real, quick.imaginary), 0.015);
+    if (quick) expectWithin(Math.hypot(fast!.real, fast!.imaginary), Math.hypot(quick.real, quick.imaginary), 0.015);
     const slow = known('phugoid');
     const own = others.findLast(({ imaginary }) => imaginary > 0);
     if (slow && own) expectWithin(Math.hypot(own.real, own.imaginary), Math.hypot(slow.real, slow.imaginary), 0.35);

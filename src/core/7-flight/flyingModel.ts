@@ -45,10 +45,15 @@ export interface FlyingOptions {
    * large one (see `dynamic scaling` at the launch).
    */
   readonly scale?: number;
+  /** True where the propellers pull, and so do not drag. */
+  readonly isPowered?: boolean;
 }
 
 /** Cuts, weighs and solves a design once, so that it can be flown; section data at its cruise speed. */
-export function flyingModel(design: Design, { scale = 1 }: FlyingOptions = {}): FlyingModel | Unflyable {
+export function flyingModel(
+  design: Design,
+  { scale = 1, isPowered = false }: FlyingOptions = {},
+): FlyingModel | Unflyable {
   const prepared = prepare(design, {});
   if (!prepared) return { because: 'There is no wing with an area.' };
   const weighed = prepared.weights.properties;
@@ -83,7 +88,7 @@ export function flyingModel(design: Design, { scale = 1 }: FlyingOptions = {}): 
       force: force.map((value) => by * value) as unknown as Vector3,
       moment: moment.map((value) => by * value) as unknown as Vector3,
     });
-    const drag = (restingPropellers / 2) * met;
+    const drag = isPowered ? 0 : (restingPropellers / 2) * met;
     return addLoads([
       scaled(model.extra.atAlpha(alpha, about), square),
       scaled(model.extra.perBeta(about), square * beta),

@@ -1,0 +1,79 @@
+import { describe, expect, test } from 'vitest';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import { expectWithin } from '#/tests/matchers';
+import { analyse } from '@/core/analyse';
+import { prepare } from '@/core/6-groups/solution/prepare';
+import { flyingModel } from './flyingModel';
+import { launchState } from './rigidBody';
+import { type ThrustOf, thrustOf } from './thrust';
+
+const at = (u: number) =>
+  launchState({ height: 10, attitude: { roll: 0, pitch: 0, yaw: 0 }, speed: [u, 0, 0], rate: [0, 0, 0] } as never);
+const known = (thrust: ReturnType<typeof thrustOf>): ThrustOf => {
+  if ('because' in thrust) throw new Error(thrust.because);
+  return thrust;
+};
+const analysed = Object.fromEntries(
+  DEMO_NAMES.map((name) => [name, analyse(demoDesign(name), { without: ['findings', 'workings', 'bands'] })]),
+);
+const powered = DEMO_NAMES.filter((name) => analysed[name]!.power.cruiseThrottle !== null);
+
+describe('drives in flight', () => {
+  test('several of the fleet are powered', () => expect(powered.length).toBeGreaterThan(2));
+
+  test.each(powered)(
+    '%s: at the throttle of cruise it pulls what it drags there, at rest what it pulls standing',
+    (name) => {
+      const { power, trim } = analysed[name]!;
+      const model = flyingModel(demoDesign(name));
+      if ('because' in model) throw new Error(model.because);
+      const full = known(thrustOf(model.prepared, 1))(at(0)).force;
+      expectWithin(Math.hypot(...full), power.staticThrust!, 0.01);
+      const { alpha, command } = model.trim;
+      const state = new Float64Array(model.size).fill(1);
+      state.set(
+        launchState({
+          height: 10,
+          attitude: { roll: 0, pitch: alpha, yaw: 0 },
+          speed: [trim.speed! * Math.cos(alpha), 0, trim.speed! * Math.sin(alpha)],
+          rate: [0, 0, 0],
+        } as never),
+      );
+      const drag = model.loads(state, { pitch: command, roll: 0, yaw: 0, flap: 0 } as never).force;
+      const along = -(drag[0] * Math.cos(alpha) + drag[2] * Math.sin(alpha));
+      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))(state).force[0];
+      // Propellers at rest drag as well in a glide: with power they do not.
+      const resting = (model.prepared.restingPropellers * model.prepared.air.density * trim.speed! ** 2) / 2;
+      expectWithin(pulled, along - resting, 0.12);
+    },
+  );
+
+  test('a shaft that is turned down and right pulls there, and its torque rolls against the propeller', () => {
+    const name = powered.find((one) => {
+      const [drive] = demoDesign(one).propulsion;
+      return drive && !drive.mirrored;
+    })!;
+    const design = demoDesign(name);
+    const [drive] = design.propulsion;
+    const tilted = (downThrust: number, rightThrust: number, turns: 'clockwise' | 'anticlockwise') => {
+      const prepared = prepare(
+        { ...design, propulsion: [{ ...drive!, downThrust, rightThrust, turns }] } as never,
+        {},
+      )!;
+      return known(thrustOf(prepared, 1))(at(8));
+    };
+    const straight = tilted(0, 0, 'clockwise');
+    expect(straight.force[0]).toBeGreaterThan(0);
+    expect(straight.moment[0]).toBeLessThan(0);
+    expect(tilted(0, 0, 'anticlockwise').moment[0]).toBeCloseTo(-straight.moment[0], 9);
+    const { force } = tilted(4, 3, 'clockwise');
+    expectWithin(force[2] / force[0], Math.tan((4 * Math.PI) / 180), 0.01);
+    expectWithin(force[1] / Math.hypot(force[0], force[2]), Math.tan((3 * Math.PI) / 180), 0.01);
+  });
+
+  test('without a known motor it says why', () => {
+    const design = demoDesign(powered[0]!);
+    const prepared = prepare({ ...design, propulsion: [] }, {})!;
+    expect(thrustOf(prepared, 1)).toEqual({ because: 'No drive is drawn.' });
+  });
+});
