@@ -235,7 +235,7 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     1000,
     300,
   ],
-  currentOverLimit: [set(postman, '/propulsion/drive/motor/maximumCurrent'), 12, 5],
+  currentOverLimit: [set(postman, '/propulsion/drive/motor/maximumCurrent'), 14, 5],
   benchOff: [(thrust) => change(postman, ['/propulsion/drive/benchTest', { thrust }]), 700, 400],
   handNearDisc: [(x) => change(base, ['/propulsion', [pusher(x)]]), 300, 120],
   launchSinks: [set(postman, '/massItems/motor/mass'), 60, 900],
