@@ -4,6 +4,7 @@ import { expectWithin } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { type Design, designSchema } from '@/core/2-document/schema/design';
 import { analyse } from '@/core/analyse';
+import { evenWind, groundOfHill, overHill } from './air';
 import { type FlightPlan, fly, type Throw } from './fly';
 import { type FlyingModel, type FlyingOptions, flyingModel } from './flyingModel';
 import { energyOf, launchState, STATE_SIZE } from './rigidBody';
@@ -104,6 +105,29 @@ describe('throws', () => {
     expect(glide.samples.z.at(-1)!).toBeLessThan(5);
   });
 
+  test('in even wind it flies the same through the air and drifts with it', () => {
+    const still = flown(model, { speed: 6.3, height: 20 }, { longest: 3 as never });
+    // Thrown against the wind with the same speed over the air.
+    const windy = flown(model, { speed: 6.3 - 2, height: 20 }, { longest: 3 as never, air: evenWind(2 as never) });
+    const last = (of: typeof still, key: 'x' | 'z' | 't') => of.samples[key].at(-1)!;
+    expect(last(windy, 'x')).toBeCloseTo(last(still, 'x') - 2 * last(still, 't'), 3);
+    expect(last(windy, 'z')).toBeCloseTo(last(still, 'z'), 3);
+  });
+
+  test('over a hill it goes up with the air that does', () => {
+    const air = overHill({ wind: 6, slope: 0.5, height: 10 } as never);
+    const [, , sinks] = air(0, [5, 0, 2] as never);
+    expect(-sinks).toBeGreaterThan(1.5);
+    expect(-sinks).toBeLessThan(6 * Math.sin(0.5));
+    expect(Math.abs(air(0, [300, 0, 100] as never)[2])).toBeLessThan(0.02);
+    const lifted = flown(model, { speed: 1, height: 2 }, { longest: 4 as never, air, pilot: 'holdHeading' });
+    expect(lifted.samples.z.at(-1)!).toBeGreaterThan(3);
+    const terrain = groundOfHill({ wind: 0, slope: 0.5, height: 10 } as never);
+    const down = flown(model, { speed: 6.3, height: 2 }, { longest: 20 as never, terrain });
+    expect(down.events.at(-1)!.name).toBe('ground');
+    expect(down.samples.z.at(-1)!).toBeCloseTo(-10 + 0.05, 1);
+  });
+
   test('finer steps tell the same: places to a centimetre', () => {
     const coarse = flown(model, { roll: 0.1, speed: 8 });
     const fine = flown(model, { roll: 0.1, speed: 8 }, { relative: 1e-8 });
@@ -113,7 +137,7 @@ describe('throws', () => {
 
   test('without power energy only goes', () => {
     const state = new Float64Array(model.size).fill(1);
-    const rate = model.rate(() => ({ pitch: 0, roll: 0, yaw: 0, flap: 0 }) as never);
+    const rate = model.rate({ commands: () => ({ pitch: 0, roll: 0, yaw: 0, flap: 0 }) as never });
     const out = new Float64Array(model.size);
     for (const [u, w, p, q] of [
       [6, 0.4, 0, 0],

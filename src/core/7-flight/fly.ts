@@ -1,6 +1,7 @@
 import { dormandPrince, type OdeEvent, UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import type { Steps } from '@/core/1-base/steps';
-import type { Metres, MetresPerSecond, Radians, Seconds } from '@/core/1-base/units/convert';
+import type { Metres, MetresPerSecond, Radians, Seconds, Vector3 } from '@/core/1-base/units/convert';
+import type { AirField, Terrain } from './air';
 import { attitudeOf } from './attitude';
 import type { FlyingModel } from './flyingModel';
 import { judgeFlight, type Outcome } from './judgeFlight';
@@ -28,6 +29,10 @@ export interface FlightPlan {
   readonly longest: Seconds;
   /** What the drives do; none without. The model has to be a powered one then. */
   readonly thrust?: ThrustOf;
+  /** How the land lies ahead; level without. */
+  readonly terrain?: Terrain;
+  /** How the air moves where it flies; still without. */
+  readonly air?: AirField;
   /** Error allowed in a step, of every part of the state; as fine as anyone can see without. */
   readonly relative?: number;
 }
@@ -75,6 +80,8 @@ const RECOVERED = 0.9;
 /** Balance point so high above ground stands on it [m]. */
 const ON_GROUND: Metres = 0.05;
 
+const LEVEL: Terrain = () => 0 as Metres;
+
 /** The pause that shows how far it is, in flown time [s]. */
 const SHOWN_EVERY = 0.5;
 
@@ -87,7 +94,7 @@ const SHOWN_EVERY = 0.5;
  */
 export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flown> {
   const slower = Math.sqrt(scale);
-  const { launch } = plan;
+  const { launch, terrain = LEVEL } = plan;
   const alpha = (model.trim.alpha + (launch.alphaError ?? 0)) as Radians;
   const speed = launch.speed / slower;
   const ground = ON_GROUND / scale;
@@ -101,7 +108,12 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     }),
   );
   const events: OdeEvent[] = [
-    { name: 'ground', value: (_, state) => -state[2]! - ground, direction: -1, isLast: true },
+    {
+      name: 'ground',
+      value: (_, state) => -state[2]! - ground - terrain((state[0]! * scale) as Metres) / scale,
+      direction: -1,
+      isLast: true,
+    },
     { name: 'stall', value: (_, state) => model.attachedShare(state) - STALLED, direction: -1, isLast: false },
     { name: 'recovers', value: (_, state) => model.attachedShare(state) - RECOVERED, direction: 1, isLast: false },
   ];
@@ -113,7 +125,11 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
   let [sample, shown, last] = [0, 0, end];
   const every = 1 / RATE / slower;
   for (const step of dormandPrince({
-    rate: model.rate(commanded, plan.thrust && ((_, at) => plan.thrust!(at))),
+    rate: model.rate({
+      commands: commanded,
+      more: plan.thrust && ((_, at) => plan.thrust!(at)),
+      air: plan.air && airOnScale(plan.air, scale),
+    }),
     start: 0,
     end,
     initial: start,
@@ -136,6 +152,15 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
   const { samples } = recorded;
   if (!samples.z.every(Number.isFinite)) throw new UnsteadyError('The flight ends in no numbers.');
   return { samples, events: happened, ...judgeFlight(samples, happened, launch) };
+}
+
+/** A field of the small one’s air in the lengths and times of the large one. */
+function airOnScale(air: AirField, scale: number) {
+  const slower = Math.sqrt(scale);
+  return (t: number, state: Float64Array): Vector3 => {
+    const place = [state[0]! * scale, state[1]! * scale, -state[2]! * scale] as const;
+    return air(t * slower, place).map((value) => value / slower) as unknown as Vector3;
+  };
 }
 
 function tolerances(size: number): Float64Array {

@@ -23,10 +23,10 @@ interface Small {
 
 /** Eigenvalues that swing at most once, by what changes the given parts of the state. */
 function modesOf(model: FlyingModel, level: Small, commands: Commands, keys: readonly (keyof Small)[], thrust: number) {
-  const rate = model.rate(
-    () => commands,
-    () => ({ force: [thrust, 0, 0], moment: [0, 0, 0] }),
-  );
+  const rate = model.rate({
+    commands: () => commands,
+    more: () => ({ force: [thrust, 0, 0], moment: [0, 0, 0] }),
+  });
   const out = new Float64Array(model.size);
   const ratesAt = (small: Small) => {
     const state = new Float64Array(model.size).fill(1);

@@ -7,7 +7,8 @@ import { numbersOf } from '@/core/6-groups/solve';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
 import { Solution } from '@/core/6-groups/solution/solution';
 import { AT_REST, type Motion } from './attachedLoads';
-import { AT, type BodyLoads, flightRate, type RigidBody, STATE_SIZE } from './rigidBody';
+import { turnMatrix } from './attitude';
+import { AT, type BodyLoads, flightRate, quaternionAt, type RigidBody, STATE_SIZE } from './rigidBody';
 import { stripFlow } from './stripFlow';
 
 export type Commands = Pick<Motion, 'pitch' | 'roll' | 'yaw' | 'flap'>;
@@ -25,12 +26,26 @@ export interface FlyingModel {
   /** Share of the plan of all wings over which the flow is attached, by the state. */
   readonly attachedShare: (state: ArrayLike<number>) => number;
   /** Air loads in flight axes about the balance point [N, N·m], for a state and what is commanded. */
-  readonly loads: (state: ArrayLike<number>, commands: Commands) => BodyLoads;
-  /** Rate of the whole state; thrust and the like may be added in flight axes. */
-  readonly rate: (
-    commands: (t: number, state: Float64Array) => Commands,
-    more?: (t: number, state: Float64Array) => BodyLoads,
-  ) => (t: number, state: Float64Array, out: Float64Array) => void;
+  readonly loads: (state: ArrayLike<number>, commands: Commands, air?: Vector3) => BodyLoads;
+  /** Rate of the whole state. */
+  readonly rate: (surroundings: Surroundings) => (t: number, state: Float64Array, out: Float64Array) => void;
+}
+
+/** What a flight meets beside its own motion. */
+export interface Surroundings {
+  readonly commands: (t: number, state: Float64Array) => Commands;
+  /** Thrust and the like, in flight axes. */
+  readonly more?: ((t: number, state: Float64Array) => BodyLoads) | undefined;
+  /** Velocity of the air in earth axes, z down [m/s]; still air without. */
+  readonly air?: ((t: number, state: Float64Array) => Vector3) | undefined;
+}
+
+const STILL_AIR: Vector3 = [0, 0, 0];
+
+/** A velocity of the earth as the aircraft has it. */
+function inFlightAxes([x, y, z]: Vector3, state: ArrayLike<number>): Vector3 {
+  const [a, b, c] = turnMatrix(quaternionAt(state));
+  return [0, 1, 2].map((axis) => a[axis]! * x + b[axis]! * y + c[axis]! * z) as unknown as Vector3;
 }
 
 /** Slower than that through the air there are no loads [m/s]. */
@@ -65,14 +80,11 @@ export function flyingModel(
   const speed = design.conditions.cruiseSpeed as MetresPerSecond;
   const flow = stripFlow(prepared, model, (speed * scale ** 1.5) as MetresPerSecond);
   const wash = lateWash(solution, numbersOf(design).pitch.downwashSlope);
-  const body: RigidBody = {
-    mass: weighed.total,
-    inertia: weighed.inertia,
-    apparent: apparentMass(placed, air.density, about),
-    lateWash: wash
-      ? (wash.momentPerRadian * wash.slope * air.density * reference.area * reference.meanChord * wash.arm) / 2
-      : 0,
-  };
+  const apparent = apparentMass(placed, air.density, about);
+  const delay = wash
+    ? (wash.momentPerRadian * wash.slope * air.density * reference.area * reference.meanChord * wash.arm) / 2
+    : 0;
+  const body: RigidBody = { mass: weighed.total, inertia: weighed.inertia, apparent, lateWash: delay };
   const steady = new Float64Array(flow.nodes);
   const pace = new Float64Array(flow.nodes);
   const shares = new Float64Array(flow.nodes);
@@ -98,13 +110,14 @@ export function flyingModel(
     ]);
   }
 
-  function loads(state: ArrayLike<number>, commands: Commands): BodyLoads {
+  function loads(state: ArrayLike<number>, commands: Commands, moving?: Vector3): BodyLoads {
+    const [u, v, w] = moving ? inFlightAxes(moving, state) : STILL_AIR;
     const motion: Motion = {
       ...AT_REST,
       ...commands,
-      u: state[AT.speed]!,
-      v: state[AT.speed + 1]!,
-      w: state[AT.speed + 2]!,
+      u: state[AT.speed]! - u,
+      v: state[AT.speed + 1]! - v,
+      w: state[AT.speed + 2]! - w,
       p: state[AT.rate]!,
       q: state[AT.rate + 1]!,
       r: state[AT.rate + 2]!,
@@ -112,10 +125,12 @@ export function flyingModel(
     for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
     const { force, moment } = addLoads([flow.loads(motion, shares, steady, pace), extra(motion)]);
     const { density } = air;
+    // Air that is moved along answers to how the motion through the air changes: in wind a turning aircraft has less of that.
+    const late = motion.p * v - motion.q * u;
     // Half a turn about y from document to flight axes.
     return {
-      force: [-density * force[0], density * force[1], -density * force[2]],
-      moment: [-density * moment[0], density * moment[1], -density * moment[2]],
+      force: [-density * force[0], density * force[1], -density * force[2] - apparent.heave * late],
+      moment: [-density * moment[0], density * moment[1] - (apparent.heaveMoment - delay) * late, -density * moment[2]],
     };
   }
 
@@ -132,9 +147,9 @@ export function flyingModel(
       return sum;
     },
     loads,
-    rate: (commands, more) => {
+    rate: ({ commands, more, air: airAt }) => {
       const rigid = flightRate(body, (t, state) => {
-        const own = loads(state, commands(t, state));
+        const own = loads(state, commands(t, state), airAt?.(t, state));
         if (!more) return own;
         const { force, moment } = more(t, state);
         return {
