@@ -21,6 +21,7 @@ export default defineConfig({
         ...entry('server', 'server/main.ts'),
         ...entry('analyse', 'cli/analyse.ts'),
         ...entry('plans', 'cli/plans.ts'),
+        ...entry('fly', 'cli/fly.ts'),
         ...entry('validate', 'cli/validate.ts'),
         ...entry('bench', 'bench/main.bench.ts'),
         ...entry('screenshots', 'cli/screenshots.ts'),

@@ -1,6 +1,6 @@
 import { type Metres, type MetresPerSecond, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import type { FlightEvent, Samples, Throw } from './fly';
+import type { FlightEvent, Samples, Throw } from './flightRecord';
 
 /** What a flight did, in one word. */
 export const DEEDS = [

@@ -1,0 +1,135 @@
+import '@/core/1-base/zodSetup';
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { finish } from '@/core/1-base/steps';
+import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { readDesignText } from '@/core/2-document/readDesign';
+import { numbersOf } from '@/core/6-groups/solve';
+import { fly } from '@/core/7-flight/fly';
+import { flyingModel } from '@/core/7-flight/flyingModel';
+import { LAUNCHES, launchingOf } from '@/core/7-flight/launches';
+import { PILOTS } from '@/core/7-flight/pilots';
+import { thrustOf } from '@/core/7-flight/thrust';
+import { sentence } from '@/words/formatQuantity';
+
+const HELP = `Usage: npm run -s fly -- FILE.json [options]
+
+Launches a design and follows it to the ground: six degrees of freedom, every
+strip in its own air, through the stall. Prints one JSON object: SI units and
+radians; x is ahead of the launch point, y to the right of it, z height.
+
+  --launch L        ${LAUNCHES.join(', ')} (default hand)
+  --speed V         over ground [m/s]; without it what that launch usually gives
+  --path DEG        of the path against the horizon, up positive
+  --height H        of the balance point above the ground [m]
+  --pilot P         ${PILOTS.join(', ')} (default handsOff)
+  --throttle T      0 to 1; without it no power, on wheels full
+  --seconds T       at most so long (default 30)
+  --scale S         flies the dynamically alike model of that scale, without power: mass S³, its own
+                    Reynolds numbers; speed, height and seconds are its own
+  --help            this text
+
+Beyond the stall the strips are estimates (±30 %). Nothing here says that an
+aircraft is safe. Faults of the file go to standard error with their place;
+exit status 2.`;
+
+/** Ends with exit status 2, the fault on standard error. */
+function refuse(lines: readonly string[]): never {
+  process.stderr.write(`${lines.join('\n')}\n`);
+  process.exit(2);
+}
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      allowNegative: true,
+      options: {
+        launch: { type: 'string', default: 'hand' },
+        speed: { type: 'string' },
+        path: { type: 'string' },
+        height: { type: 'string' },
+        pilot: { type: 'string', default: 'handsOff' },
+        throttle: { type: 'string' },
+        seconds: { type: 'string', default: '30' },
+        scale: { type: 'string', default: '1' },
+        help: { type: 'boolean', default: false },
+      },
+    });
+  } catch (error) {
+    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
+  }
+}
+
+/** A number between limits, or the end. */
+function numberOf(name: string, text: string, least: number, most: number): number {
+  const value = Number(text);
+  return text.trim() !== '' && value >= least && value <= most
+    ? value
+    : refuse([`--${name} ${text}: give a number from ${least} to ${most}.`]);
+}
+
+function readOrRefuse(path: string): string {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch (error) {
+    return refuse([`${path}: cannot be read (${error instanceof Error ? error.message : String(error)}).`]);
+  }
+}
+
+function main(): void {
+  const { values, positionals } = readArguments();
+  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  const [file, ...others] = positionals;
+  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const kind = LAUNCHES.find((name) => name === values.launch);
+  if (!kind) return refuse([`--launch ${values.launch}: give ${LAUNCHES.join(', ')}.`]);
+  const pilot = PILOTS.find((name) => name === values.pilot);
+  if (!pilot) return refuse([`--pilot ${values.pilot}: give ${PILOTS.join(', ')}.`]);
+  const scale = numberOf('scale', values.scale, 0.05, 5);
+  const seconds = numberOf('seconds', values.seconds, 0.1, 300);
+  const read = readDesignText(readOrRefuse(file));
+  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
+  const { design } = read;
+  const throttle = values.throttle === undefined ? null : numberOf('throttle', values.throttle, 0, 1);
+  if (throttle !== null && throttle > 0 && scale !== 1)
+    return refuse(['--throttle with --scale: a scaled model flies without power. Leave one of them out.']);
+  const isPowered = throttle !== null ? throttle > 0 : kind === 'wheels' && scale === 1;
+  const model = flyingModel(design, { scale, isPowered });
+  if ('because' in model) return refuse([`${file}: ${model.because}`]);
+  const usual = launchingOf(kind, model, numbersOf(design).speeds.stall);
+  const thrust = isPowered ? thrustOf(model.prepared, throttle ?? 1) : undefined;
+  if (thrust && 'because' in thrust) return refuse([`${file}: ${thrust.because}`]);
+  const { launch } = usual;
+  const given = {
+    ...launch,
+    speed: values.speed === undefined ? launch.speed * Math.sqrt(scale) : numberOf('speed', values.speed, 0.1, 60),
+    path: values.path === undefined ? launch.path : radiansFromDegrees(numberOf('path', values.path, -90, 90)),
+    height: values.height === undefined ? launch.height : numberOf('height', values.height, 0.1, 1000),
+  };
+  try {
+    const { samples, events, ...outcome } = finish(
+      fly(
+        model,
+        {
+          launch: given,
+          pilot,
+          longest: seconds,
+          ...(thrust ? { thrust } : {}),
+          ...(usual.air ? { air: usual.air } : {}),
+          ...(usual.terrain ? { terrain: usual.terrain } : {}),
+        },
+        scale,
+      ),
+    );
+    process.stdout.write(
+      `${JSON.stringify({ format: 'inclinar-flight', version: 1, launch: { kind, pilot, ...given }, samples, ...outcome, events }, null, 2)}\n`,
+    );
+  } catch (error) {
+    if (error instanceof UnsteadyError) return refuse([`${file}: ${error.message}`]);
+    throw error;
+  }
+}
+
+main();
