@@ -6,6 +6,7 @@ import { designJsonSchema, readDesignText } from '@/core/2-document/readDesign';
 import { analysisJsonSchema, tableOfUnits } from '@/core/6-groups/describe';
 import { printAnalysis } from '@/words/printAnalysis';
 import { DEMO_NAMES, demoDesign } from '../demo';
+import { refuse } from './refuse';
 
 const HELP = `Usage: npm run -s analyse -- FILE.json [options]
 
@@ -23,12 +24,6 @@ numbers or null with a reason under the same key of the group's "reasons".
   --help            this text
 
 Faults of the file go to standard error with their place; exit status 2.`;
-
-/** Ends with exit status 2, the fault on standard error. */
-function refuse(lines: readonly string[]): never {
-  process.stderr.write(`${lines.join('\n')}\n`);
-  process.exit(2);
-}
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 

@@ -1,5 +1,4 @@
 import '@/core/1-base/zodSetup';
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
 import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
@@ -12,6 +11,7 @@ import { LAUNCHES, launchingOf } from '@/core/7-flight/launches';
 import { PILOTS } from '@/core/7-flight/pilots';
 import { thrustOf } from '@/core/7-flight/thrust';
 import { sentence } from '@/words/formatQuantity';
+import { readOrRefuse, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s fly -- FILE.json [options]
 
@@ -33,12 +33,6 @@ radians; x is ahead of the launch point, y to the right of it, z height.
 Beyond the stall the strips are estimates (±30 %). Nothing here says that an
 aircraft is safe. Faults of the file go to standard error with their place;
 exit status 2.`;
-
-/** Ends with exit status 2, the fault on standard error. */
-function refuse(lines: readonly string[]): never {
-  process.stderr.write(`${lines.join('\n')}\n`);
-  process.exit(2);
-}
 
 function readArguments() {
   try {
@@ -68,14 +62,6 @@ function numberOf(name: string, text: string, least: number, most: number): numb
   return text.trim() !== '' && value >= least && value <= most
     ? value
     : refuse([`--${name} ${text}: give a number from ${least} to ${most}.`]);
-}
-
-function readOrRefuse(path: string): string {
-  try {
-    return readFileSync(path, 'utf8');
-  } catch (error) {
-    return refuse([`${path}: cannot be read (${error instanceof Error ? error.message : String(error)}).`]);
-  }
 }
 
 function main(): void {

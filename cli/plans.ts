@@ -1,5 +1,5 @@
 import '@/core/1-base/zodSetup';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
@@ -13,6 +13,7 @@ import { PLAN_FORMATS, type PlanFormat, planFiles } from '@/files/plans/planFile
 import { PAPERS } from '@/files/plans/planPdf';
 import { METRIC, sentence } from '@/words/formatQuantity';
 import { analyse } from '@/core/analyse';
+import { readOrRefuse, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s plans -- FILE.json --out DIR [options]
 
@@ -26,12 +27,6 @@ files and prints one JSON object: SI units.
   --help            this text
 
 Faults of the file go to standard error with their place; exit status 2.`;
-
-/** Ends with exit status 2, the fault on standard error. */
-function refuse(lines: readonly string[]): never {
-  process.stderr.write(`${lines.join('\n')}\n`);
-  process.exit(2);
-}
 
 function readArguments() {
   try {
@@ -132,16 +127,6 @@ function main(): void {
       2,
     )}\n`,
   );
-}
-
-function readOrRefuse(path: string): string {
-  try {
-    return readFileSync(path, 'utf8');
-  } catch (error) {
-    return refuse([
-      `${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`,
-    ]);
-  }
 }
 
 main();

@@ -51,6 +51,8 @@ function runChecks() {
 }
 
 function runUnitTests(only = []) {
+  // The command line is tested as it is built.
+  ensureBuilt('node');
   process.stdout.write('\n== unit tests\n');
   const output = `${RESULTS}/unit.json`;
   execute([
