@@ -129,6 +129,14 @@ describe('strips that each meet their own air', () => {
     });
   });
 
+  test('a motion that is no number leaves nothing behind for the next', () => {
+    const { flow } = whole;
+    const share = new Float64Array(flow.nodes).fill(0.4);
+    const before = flow.loads(at(16), share).force[2];
+    for (const wrong of [NaN, Infinity]) flow.loads(at(16, { w: wrong }), share);
+    expect(flow.loads(at(16), share).force[2]).toBeCloseTo(before, 4);
+  });
+
   test('at any angle and backwards there are numbers', () => {
     const { flow } = whole;
     const share = new Float64Array(flow.nodes).fill(0.5);

@@ -110,6 +110,8 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     // What was missing a moment ago is nearly what is missing now.
     wash.fill(0);
     for (let i = 0; i < size; i++) {
+      // A step that was tried too long may have left no number: it must not stay.
+      if (!Number.isFinite(missing[i]!)) missing[i] = 0;
       if (missing[i] === 0) continue;
       for (let j = 0; j < size; j++) wash[j]! += answers[i * size + j]! * missing[i]!;
     }
