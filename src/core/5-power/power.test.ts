@@ -48,14 +48,15 @@ describe('propellers by blade elements', () => {
       coefficients(propeller, advance * turns * diameter, turns, air),
     );
     const pulling = run.filter(({ thrust }) => thrust > 0);
-    // Zero thrust lies less than one step beyond.
-    const idle = (pulling.at(-1)!.advance + 0.005) / ratio;
-    expect(idle).toBeGreaterThan(1.095);
-    expect(idle).toBeLessThan(1.305);
+    const [last, first] = [pulling.at(-1)!, run[pulling.length]!];
+    const between = last.thrust / (last.thrust - first.thrust);
+    const idle = (last.advance + between * (first.advance - last.advance)) / ratio;
+    expect(idle).toBeGreaterThan(1.1);
+    expect(idle).toBeLessThan(1.3);
     const best = pulling.reduce((a, b) => (b.efficiency > a.efficiency ? b : a));
     // Half of what was measured of 9 to 11 in lies there; smaller ones turn at lower Reynolds numbers.
     const [least, most] =
-      ratio <= 0.45 ? [0.45, 0.58] : ratio < 0.7 ? [0.5, 0.62] : ratio < 0.8 ? [0.55, 0.65] : [0.58, 0.66];
+      ratio <= 0.45 ? [0.45, 0.58] : ratio < 0.7 ? [0.5, 0.62] : ratio < 0.8 ? [0.55, 0.65] : [0.58, 0.65];
     expect(best.efficiency).toBeGreaterThan(inch < 9 || ratio < 0.45 ? least - 0.03 : least);
     expect(best.efficiency).toBeLessThan(most);
     expect(best.advance / pulling.at(-1)!.advance).toBeGreaterThan(0.65);

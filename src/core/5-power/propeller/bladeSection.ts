@@ -7,19 +7,19 @@ export interface SectionForces {
 }
 
 /** Angle at which a blade of small propellers lifts nothing: cambered by some 4 %, thin. */
-export const ZERO_LIFT: Radians = -0.0575;
+export const ZERO_LIFT: Radians = -0.0566;
 /** Lift slope [1/rad] at the Reynolds number below. */
-const SLOPE = 6.17;
+const SLOPE = 6;
 /** Far more than in a wind tunnel: turning throws the slowed air outwards, and sections near a hub lift up to 3 (Himmelskamp 1945). */
-const MOST_LIFT = 3.3;
+const MOST_LIFT = 3.15;
 /** Over so many radians the flow lets go. */
-const LETS_GO = 0.51;
+const LETS_GO = 0.6;
 /** Reynolds number that the drag is given at, least drag there, and how it grows with the lift. */
 const REYNOLDS = 1e5;
-const LEAST_DRAG = 0.0298;
-const GROWS = 0.053;
+const LEAST_DRAG = 0.0303;
+const GROWS = 0.0535;
 /** Drag and lift go with the Reynolds number to these powers; below the least and above the most they are held. */
-const DRAG_POWER = -0.27;
+const DRAG_POWER = -0.2;
 const LIFT_POWER = 0.1;
 const LEAST_REYNOLDS = 1e4;
 const MOST_REYNOLDS = 3e5;
