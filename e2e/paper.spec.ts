@@ -7,7 +7,7 @@ import { expect, type Page, test } from '@playwright/test';
 /** Half a metre and more of plain board: a rectangle of 600 by 150 that no page holds. */
 const PLANK = {
   format: 'inclinar-design',
-  version: 8,
+  version: 9,
   name: 'Ruler Plank',
   materials: [{ id: 'board', name: 'Board', thickness: 5, arealDensity: 400, sheetLength: 1000, sheetWidth: 700 }],
   surfaces: [

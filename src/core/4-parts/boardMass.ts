@@ -9,12 +9,14 @@ import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { flattened, type Path } from '@/core/3-shape/outline/path';
 import type { Surface } from '@/core/2-document/schema/surface';
+import { flatPieces } from './facets';
 import { bodyParts } from './kinds/body/body';
 import { braceParts } from './kinds/joint';
 import { closingRibs } from './kinds/rib';
-import { sparParts } from './kinds/skin';
+import { spacerParts } from './kinds/spacer';
+import { sparParts } from './kinds/spar';
 import type { CutPart } from './part';
-import { placeIn, type Seat } from './seat';
+import { placeOnFacet, type Seat } from './seat';
 
 /** A part of board as a box of mass where it sits: centre and edges along x, y, z. Kilograms, metres. */
 export interface BoardMass {
@@ -57,17 +59,19 @@ function spreadOf(paths: readonly Path[]): Spread {
 
 type Seated = CutPart & { readonly seat: Seat };
 
-/** Where the mass of one copy lies. */
-function massOf({ outline, seat }: Seated, arealDensity: number): BoardMass {
-  const { area, x, y, long, high } = spreadOf([outline.edge, ...outline.holes]);
-  const { along, up } = seat.findLast(({ from }) => x >= from) ?? seat[0];
-  const edge = (axis: 0 | 1 | 2) => metresFromMillimetres(Math.abs(along[axis]) * long + Math.abs(up[axis]) * high);
-  const [cx, cy, cz] = placeIn(seat, [x, y]);
-  return {
-    mass: squareMetresFromSquareMillimetres(area) * kilogramsPerSquareMetre(arealDensity),
-    centre: [metresFromMillimetres(cx), metresFromMillimetres(cy), metresFromMillimetres(cz)],
-    size: [edge(0), edge(1), edge(2)],
-  };
+/** Where the mass of one copy lies, flat piece by flat piece. */
+function massesOfOne({ outline, seat }: Seated, arealDensity: number): BoardMass[] {
+  return flatPieces(outline, seat).map(({ facet, edge, holes }) => {
+    const { area, x, y, long, high } = spreadOf([edge, ...holes]);
+    const { along, up } = facet;
+    const size = (axis: 0 | 1 | 2) => metresFromMillimetres(Math.abs(along[axis]) * long + Math.abs(up[axis]) * high);
+    const [cx, cy, cz] = placeOnFacet(facet, [x, y]);
+    return {
+      mass: squareMetresFromSquareMillimetres(area) * kilogramsPerSquareMetre(arealDensity),
+      centre: [metresFromMillimetres(cx), metresFromMillimetres(cy), metresFromMillimetres(cz)],
+      size: [size(0), size(1), size(2)],
+    };
+  });
 }
 
 const mirrored = ({ centre: [x, y, z], ...rest }: BoardMass): BoardMass => ({ ...rest, centre: [x, -y, z] });
@@ -76,10 +80,10 @@ const mirrored = ({ centre: [x, y, z], ...rest }: BoardMass): BoardMass => ({ ..
 function massesOf(parts: readonly CutPart[], arealDensity: number, isPair: boolean): BoardMass[] {
   return parts.flatMap((part): BoardMass[] => {
     if (!part.seat) return [];
-    const own = massOf({ ...part, seat: part.seat }, arealDensity);
+    const own = massesOfOne({ ...part, seat: part.seat }, arealDensity);
     const times = (count: number, one: BoardMass) => (count > 0 ? [{ ...one, mass: one.mass * count }] : []);
     const left = isPair ? part.count / 2 : part.mirrored;
-    return [...times(part.count - left, own), ...times(left, mirrored(own))];
+    return own.flatMap((piece) => [...times(part.count - left, piece), ...times(left, mirrored(piece))]);
   });
 }
 
@@ -95,7 +99,9 @@ export function surfaceBoardMasses({ materials }: Design, surface: Surface): rea
   const before = knownSurfaces.get(surface);
   if (before?.materials === materials) return before.masses;
   const sheet = materials.find(({ id }) => id === surface.construction?.material);
-  const parts = sheet ? [...sparParts(surface), ...closingRibs(surface), ...braceParts(surface)] : [];
+  const parts = sheet
+    ? [...sparParts(surface).parts, ...spacerParts(surface), ...closingRibs(surface), ...braceParts(surface)]
+    : [];
   const masses = massesOf(parts, sheet?.arealDensity ?? 0, false);
   knownSurfaces.set(surface, { materials, masses });
   return masses;

@@ -14,7 +14,9 @@ import { plateParts } from './kinds/plate';
 import { closingRibs, ribParts, templateParts } from './kinds/rib';
 import { curvedSkinParts } from './kinds/curvedSheet';
 import { shimParts } from './kinds/shim';
-import { skinParts, sparParts } from './kinds/skin';
+import { skinParts } from './kinds/skin';
+import { spacerParts } from './kinds/spacer';
+import { sparParts } from './kinds/spar';
 import type { CutList, CutPart, PartFault, RodPiece } from './part';
 
 export interface CutOptions {
@@ -32,8 +34,9 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
     const own = folds.filter(({ material }) => material === surface.construction?.material);
     const sheet = design.materials.find(({ id }) => id === surface.construction?.material);
     const skins = skinParts(surface, own, { sheet, massItems: design.massItems });
+    const spars = sparParts(surface);
     const templates = templateParts(surface);
-    faults.push(...skins.faults);
+    faults.push(...skins.faults, ...spars.faults);
     if (!surface.construction && templates.parts.length === 0)
       faults.push({
         owner: surface.id,
@@ -57,7 +60,8 @@ export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutL
     return {
       parts: [
         ...board,
-        ...sparParts(surface),
+        ...spars.parts,
+        ...spacerParts(surface, sheet && allowancesOf(sheet).slot),
         ...closingRibs(surface),
         ...templates.parts,
         ...braceParts(surface),

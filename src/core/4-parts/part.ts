@@ -10,6 +10,7 @@ export type PartKind =
   | 'doubler'
   | 'spar'
   | 'rib'
+  | 'spacer'
   | 'brace'
   | 'template'
   | 'side'

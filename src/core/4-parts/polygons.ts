@@ -98,6 +98,21 @@ export const common = (a: Path, b: Path): Path[] =>
     (path) => areaOf(path) > 0,
   );
 
+/** What of a region lies within another path: every piece with its own holes. */
+export function regionsWithin({ edge, holes }: Region, within: Path): Region[] {
+  const left = out(
+    intersect(
+      [into(anticlockwise(edge)), ...holes.map((hole) => into(clockwise(hole)))],
+      [into(anticlockwise(within))],
+      FillRule.NonZero,
+    ),
+  );
+  const openings = left.filter((path) => areaOf(path) < 0);
+  return left
+    .filter((path) => areaOf(path) > 0)
+    .map((piece) => ({ edge: piece, holes: openings.filter((hole) => common(piece, hole).length > 0) }));
+}
+
 /** The room for the middle of something round within an edge: so far from it and from all that is in the way; edges and holes of what is left. */
 export function roomWithin(edge: Path, obstacles: readonly Path[], apart: Millimetres): Path[] {
   const free = difference(

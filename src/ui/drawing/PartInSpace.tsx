@@ -2,7 +2,8 @@ import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, Path as ShapePath, Shape, ShapeGeometry, Vector2 } from 'three';
 import { flattened, type Path } from '@/core/3-shape/outline/path';
 import type { CutPart } from '@/core/4-parts/part';
-import { placeIn, type Seat } from '@/core/4-parts/seat';
+import { flatPieces } from '@/core/4-parts/facets';
+import { placeOnFacet, type Seat } from '@/core/4-parts/seat';
 
 const BALANCE = '#0b6568';
 /** How far an arc may be off in the drawing [mm]. */
@@ -28,23 +29,31 @@ function PartFace({
 }) {
   const { face, rim } = useMemo(() => {
     const corners = (path: Path) => flattened(path, FINE).map(([x, y]) => new Vector2(x, y));
-    const shape = new Shape(corners(outline.edge));
-    shape.holes = outline.holes.map((hole) => new ShapePath(corners(hole)));
-    const place = (x: number, y: number) => {
-      const [a, b, c] = placeIn(seat, [x, y]);
-      return [a, side * b, c];
-    };
-    const filled = new ShapeGeometry(shape);
-    const flat = filled.getAttribute('position');
-    const inSpace = Array.from({ length: flat.count }, (_, index) => place(flat.getX(index), flat.getY(index))).flat();
-    filled.setAttribute('position', new BufferAttribute(new Float32Array(inSpace), 3));
-    const lines = [outline.edge, ...outline.holes].flatMap((path) => {
-      const points = flattened(path, FINE);
-      return points.flatMap(([x, y], index) => {
-        const [nextX, nextY] = points[(index + 1) % points.length]!;
-        return [...place(x, y), ...place(nextX, nextY)];
-      });
+    // A bent part is drawn flat piece by flat piece: none of its triangles spans a bend.
+    const pieces = flatPieces(outline, seat);
+    const triangles = pieces.flatMap(({ facet, edge, holes }) => {
+      const shape = new Shape(corners(edge));
+      shape.holes = holes.map((hole) => new ShapePath(corners(hole)));
+      const flat = new ShapeGeometry(shape);
+      const [at, order] = [flat.getAttribute('position'), flat.getIndex()!];
+      const inSpace = Array.from(order.array, (index) => {
+        const [a, b, c] = placeOnFacet(facet, [at.getX(index), at.getY(index)]);
+        return [a, side * b, c];
+      }).flat();
+      flat.dispose();
+      return inSpace;
     });
+    const filled = new BufferGeometry();
+    filled.setAttribute('position', new BufferAttribute(new Float32Array(triangles), 3));
+    const lines = pieces.flatMap(({ facet, edge, holes }) =>
+      [edge, ...holes].flatMap((path) => {
+        const points = flattened(path, FINE).map((point) => placeOnFacet(facet, point));
+        return points.flatMap(([a, b, c], index) => {
+          const [nextA, nextB, nextC] = points[(index + 1) % points.length]!;
+          return [a, side * b, c, nextA, side * nextB, nextC];
+        });
+      }),
+    );
     const drawn = new BufferGeometry();
     drawn.setAttribute('position', new BufferAttribute(new Float32Array(lines), 3));
     return { face: filled, rim: drawn };

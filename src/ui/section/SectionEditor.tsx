@@ -139,7 +139,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
           <div key={key} className="col-span-2">
             <SelectField
               label={label}
-              value={String((root as unknown as Record<string, string | boolean>)[key])}
+              value={String((root as unknown as Record<string, string | boolean>)[key] ?? options[0]![0])}
               options={options.map(([value, words]) => [String(value), words] as const)}
               onChange={(chosen) => setAll(key, options.find(([value]) => String(value) === chosen)![0])}
             />

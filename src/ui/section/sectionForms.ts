@@ -96,6 +96,17 @@ export const SECTION_FORMS: { readonly [Kind in SectionKind]: SectionForm<Kind> 
       { key: 'bottomLength', label: 'Lower skin to', kind: 'percent' },
       { key: 'rearBevel', label: 'Rear bevel', kind: 'length' },
       { key: 'singleFrom', label: 'Single sheet from', kind: 'percent', without: 'not at all' },
+      { key: 'spacers', label: 'Spacers every', kind: 'length', without: 'none' },
+    ],
+    choices: [
+      {
+        key: 'spar',
+        label: 'Spar',
+        options: [
+          ['strip', 'a strip on edge'],
+          ['folded', 'a channel, folded of one strip'],
+        ],
+      },
     ],
     cut: 'fold',
   },

@@ -1,6 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 import { drivesWithLimits } from './drivesWithLimits';
+import { foldedSpars } from './foldedSpars';
 import { layoutsByHand } from './layoutsByHand';
 import { rodsWithShapes } from './rodsWithShapes';
 import { strengthInputs } from './strengthInputs';
@@ -21,6 +22,7 @@ export const MIGRATIONS: readonly Step[] = [
   strengthInputs,
   drivesWithLimits,
   layoutsByHand,
+  foldedSpars,
 ];
 
 /** Brings a document of an older version to the newest one. */

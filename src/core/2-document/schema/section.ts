@@ -55,6 +55,14 @@ export const sectionSchema = z
         'stationAlongChord',
         'Where the upper skin comes down on the lower one; behind it lies a single sheet, such as a control',
       ).optional(),
+      spar: z.enum(['strip', 'folded']).optional().meta({
+        description:
+          'A strip of board on edge, or a channel folded of one: a base on the lower skin and two webs. Without it: a strip',
+      }),
+      spacers: bounded(
+        'ribSpacing',
+        'Pieces of board between the skins behind the spar, so far from one to the next; left out for none',
+      ).optional(),
     }),
     z.strictObject({
       kind: z.literal('fourDigit').meta({ description: 'Hot-wired or carved to a four-digit shape' }),

@@ -13,7 +13,7 @@ export function surfaceSteps(surface: Surface, { parts, blocks }: CutList): Buil
   const name = nameOfSurface(surface);
   if (own.length === 0) return [];
   const of = (...kinds: CutPart['kind'][]) => own.filter(({ kind }) => kinds.includes(kind));
-  const [skins, templates, strips] = [of('skin'), of('template'), of('spar')];
+  const [skins, templates, strips, spacers] = [of('skin'), of('template'), of('spar'), of('spacer')];
   const closing = of('rib').filter(({ id: rib }) => rib.startsWith(`${id}-closing-`));
   const ribs = of('rib').filter((rib) => !closing.includes(rib));
   const sheet = own.filter(({ kind }) => kind !== 'template');
@@ -89,14 +89,27 @@ export function surfaceSteps(surface: Surface, { parts, blocks }: CutList): Buil
         caution: BLADE,
       }),
     );
+    const folded = strips.filter(({ outline }) => outline.lines.some(({ kind }) => kind === 'score'));
+    if (folded.length > 0)
+      steps.push(
+        step({
+          id: `${id}-spar`,
+          kind: 'glue',
+          title: say`Groove, fold and glue the spars of ${name}`,
+          parts: namesOf(folded),
+          reading: 'both webs stand square on the base, straight along a ruler',
+          minutes: 15 * folded.length,
+          caution: say`${BLADE} ${GLUE}`,
+        }),
+      );
     steps.push(...twistGate(surface, skins));
     steps.push(
       step({
         id: `${id}-close`,
         kind: 'glue',
         title: say`Glue ${strips.length > 0 ? 'the spar and close the skins' : 'the skins'} of ${name} on a flat board`,
-        parts: namesOf([...strips, ...skins, ...closing]),
-        minutes: 20 * skins.length,
+        parts: namesOf([...strips, ...spacers, ...skins, ...closing]),
+        minutes: 20 * skins.length + 2 * spacers.length,
         caution: GLUE,
       }),
     );

@@ -12,7 +12,7 @@ import { axesAt } from './surfaceSeat';
 import { edgesAt, nameOfSurface, sidesOf } from './panels';
 
 /** Ribs that stand nearer than that are a block, more than that nobody cuts. */
-const MOST_RIBS = 60;
+export const MOST_RIBS = 60;
 
 /** Ribs of a bent sheet or of a wing under film, at even steps from root to tip. */
 export function ribParts(surface: Surface, slot: Millimetres = 0.3): CutPart[] {
@@ -67,7 +67,7 @@ export function ribParts(surface: Surface, slot: Millimetres = 0.3): CutPart[] {
 type Rod = Surface['spars'][number];
 
 /** Rods where they pass a place of a surface, behind its nose there. */
-function rodsAt(surface: Surface, place: Millimetres): { readonly rod: Rod; readonly x: Millimetres }[] {
+export function rodsAt(surface: Surface, place: Millimetres): { readonly rod: Rod; readonly x: Millimetres }[] {
   const { nose } = edgesAt(surface, place);
   return surface.spars.flatMap((rod) => {
     const { start, end } = rod;
@@ -79,7 +79,7 @@ function rodsAt(surface: Surface, place: Millimetres): { readonly rod: Rod; read
 }
 
 /** A rib with the rods that run through it cut out: at its upper edge, its lower one or midway, as they lie. */
-function withRods(
+export function withRods(
   edge: Path,
   rods: readonly { readonly rod: Rod; readonly x: Millimetres }[],
   slot: Millimetres,
@@ -113,13 +113,13 @@ function withRods(
 }
 
 /** A section by itself, nose at its origin. */
-function seatAt(surface: Surface, place: number, panel?: number): Seat {
+export function seatAt(surface: Surface, place: number, panel?: number): Seat {
   const { nose, chord, upper } = axesAt(surface, place, panel);
   return flatSeat(nose, chord, upper);
 }
 
 /** Narrower than that there is no room for a rib between the skins [mm]. */
-const LEAST_ROOM = 3;
+export const LEAST_ROOM = 3;
 
 /** What closes a folded surface at its root and at its tip: as large as the room between its skins. */
 export function closingRibs(surface: Surface): CutPart[] {

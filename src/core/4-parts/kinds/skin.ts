@@ -1,20 +1,19 @@
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import type { SectionOf } from '@/core/2-document/schema/section';
 import type { MassItem, Material } from '@/core/2-document/schema/airframe';
-import type { Station, Surface } from '@/core/2-document/schema/surface';
-import { openLine, type Point, polygon } from '@/core/3-shape/outline/path';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { openLine, type Point } from '@/core/3-shape/outline/path';
 import type { LineKind, PartLine } from '@/core/3-shape/outline/partOutline';
 import { foldPattern, type FoldPattern, type SeenFold } from '@/core/3-shape/pattern/foldPattern';
 import { foldNose } from '@/core/3-shape/section/foldNose';
-import { contourOf } from '@/core/3-shape/section/contour';
-import { develop, type Developed, type Place3 } from '../develop';
+import { develop, type Developed } from '../develop';
 import type { CutPart, PartFault } from '../part';
-import { flatSeat, type Seat, towards } from '../seat';
 import { labelOf, lengths, placed, skinOutline } from './laidFlat';
 import { sidesOf } from './panels';
 import { servosIn, withLetIn } from './letIn';
 import { channelsOn, hingesBelow, hingesOn, type Laid, type Line, placeBehindRoot, pointAt } from './skinHinges';
-import { axesAt, onSection } from './surfaceSeat';
+import { spacerMarks } from './spacer';
+import { tooShort } from './spar';
 
 type Fold = SectionOf<'foldedOverSpar'>;
 
@@ -149,7 +148,7 @@ function asCut(edge: readonly Point[], { along, pattern }: Outer): Point[] {
   });
 }
 
-/** A skin for each panel of a folded surface, and the spar that stands in it. */
+/** A skin for each panel of a folded surface. */
 export function skinParts(
   surface: Surface,
   folds: readonly SeenFold[],
@@ -188,6 +187,7 @@ export function skinParts(
         ...(isPeeled ? peelLines(laid, root, tip) : []),
         ...hingesOn(surface, panel, { ...laid, start: root.points.length - STRAIGHT - 1 }),
         ...hingesBelow(surface, panel, laid),
+        ...spacerMarks(surface, panel, laid),
         ...channelsOn(surface, panel, laid, (level) => (level === 'upper' ? root.points.length - STRAIGHT - 1 : 0)),
       ],
       texts: [
@@ -217,76 +217,4 @@ export function skinParts(
     });
   }
   return { parts, faults };
-}
-
-/** The strips that stand in the folds of a surface, panel by panel. */
-export function sparParts(surface: Surface): CutPart[] {
-  const { stations, construction } = surface;
-  if (!construction) return [];
-  return stations.slice(0, -1).flatMap((a, panel): CutPart[] => {
-    const b = stations[panel + 1]!;
-    if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar') return [];
-    return tooShort([a, b]) ? [] : [sparOf(surface, panel, labelOf(surface, panel), [a.section, b.section])];
-  });
-}
-
-/** The end of a panel where ahead of the spar there is no room for a fold. */
-const tooShort = (ends: readonly Station[]): Station | undefined =>
-  ends.find(({ section, chord }) => {
-    const fold = section as Fold;
-    return fold.sparPosition * chord < fold.boardThickness + 1;
-  });
-
-/** A strip of board that stands in the fold, as high as the room there. */
-function sparOf(surface: Surface, panel: number, label: string, [root, tip]: readonly [Fold, Fold]): CutPart {
-  const { stations, construction, id } = surface;
-  const [a, b] = [stations[panel]!, stations[panel + 1]!];
-  const x = (station: Station, fold: Fold) => station.leadingEdgeOffset + fold.sparPosition * station.chord;
-  const length = Math.hypot(b.distanceFromRoot - a.distanceFromRoot, x(b, tip) - x(a, root));
-  const name = `${label}, spar`;
-  return {
-    id: `${id}-spar-${panel + 1}`,
-    kind: 'spar',
-    owner: id,
-    name,
-    material: construction!.material,
-    outline: {
-      name,
-      edge: polygon([
-        [0, 0],
-        [length, 0],
-        [length, tip.sparHeight],
-        [0, root.sparHeight],
-      ]),
-      holes: [],
-      lines: [],
-      texts: [{ words: name, at: [8, 0.3 * root.sparHeight], height: Math.min(6, 0.4 * root.sparHeight), turn: 0 }],
-    },
-    ...sidesOf(surface),
-    seat: sparSeat(surface, panel, [root, tip]),
-    isAlongGrain: true,
-    hasFace: false,
-    notes: [
-      say`lower edge straight; ${millimetres(root.sparHeight, 1)} high at the root, ${millimetres(tip.sparHeight, 1)} at the tip`,
-    ],
-  };
-}
-
-/** On the inner face of the lower skin, from the spar’s place at the root of the panel to that at its tip. */
-function sparSeat(surface: Surface, panel: number, folds: readonly [Fold, Fold]): Seat {
-  const [from, to] = folds.map((fold, end) => {
-    const { chord, distanceFromRoot } = surface.stations[panel + end]!;
-    const { x, lower } = contourOf(fold, chord);
-    const under =
-      lower[
-        Math.max(
-          0,
-          x.findIndex((place) => place >= fold.sparPosition),
-        )
-      ]! *
-        chord +
-      fold.boardThickness;
-    return onSection(axesAt(surface, distanceFromRoot, panel), fold.sparPosition * chord, under);
-  }) as [Place3, Place3];
-  return flatSeat(from, towards(from, to), axesAt(surface, surface.stations[panel]!.distanceFromRoot, panel).upper);
 }

@@ -32,7 +32,7 @@ export interface Laid {
 }
 
 /** A control as far as it lies on a panel. */
-interface OnPanel {
+export interface OnPanel {
   readonly control: Control;
   readonly inner: Millimetres;
   readonly outer: Millimetres;
@@ -42,7 +42,8 @@ interface OnPanel {
   readonly ends: readonly Millimetres[];
 }
 
-function controlsOn({ stations, controls }: Surface, panel: number): OnPanel[] {
+/** Controls that are hinged on a panel. */
+export function controlsOn({ stations, controls }: Surface, panel: number): OnPanel[] {
   const whole = stations.at(-1)!.distanceFromRoot;
   const [a, b] = [stations[panel]!, stations[panel + 1]!];
   return controls.flatMap((control): OnPanel[] => {
@@ -57,7 +58,7 @@ function controlsOn({ stations, controls }: Surface, panel: number): OnPanel[] {
 }
 
 /** A place on the skin of a panel: along the panel, and by the share of the chord on one of its stretches. */
-const placeOn =
+export const placeOn =
   ({ stations }: Surface, panel: number, { root, tip, cut }: Laid, start: number) =>
   (d: Millimetres, chordShare: Fraction): Point => {
     const [a, b] = [stations[panel]!, stations[panel + 1]!];

@@ -19,7 +19,7 @@ import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoa
 /** A plain wing of 1.2 m by 0.2 m by itself. */
 const plainWing = designSchema.parse({
   format: 'inclinar-design',
-  version: 8,
+  version: 9,
   name: 'Plain wing',
   surfaces: [
     {

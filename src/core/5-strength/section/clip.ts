@@ -41,10 +41,19 @@ export function clippedWalls(drawn: SectionWalls, at: number): SectionWalls {
       cell: [],
       walls: drawn.walls.map(({ kind, line }) => ({ kind, line: lineAhead(line, at) })),
     });
-  const skins = drawn.walls.filter((wall) => wall !== web);
+  const skins = drawn.walls.filter(({ kind }) => kind !== 'web');
+  // Webs ahead of it, and what joins them, stand within the cell and do not close it.
+  const others = drawn.walls
+    .filter((wall) => wall.kind === 'web' && wall !== web)
+    .map(({ kind, line }) => ({ kind, line: lineAhead(line, at) }))
+    .filter(isLeft);
   const front = skins.map(({ kind, line }) => ({ kind, line: lineAhead(line, spar) })).filter(isLeft);
   const behind = skins.map(({ kind, line }) => ({ kind, line: lineBehind(lineAhead(line, at), spar) })).filter(isLeft);
-  return { isBlock: drawn.isBlock, walls: [...front, web, ...behind], cell: [...front.keys(), front.length] };
+  return {
+    isBlock: drawn.isBlock,
+    walls: [...front, web, ...behind, ...others],
+    cell: [...front.keys(), front.length],
+  };
 }
 
 function withoutEmpty({ walls, cell, isBlock }: SectionWalls): SectionWalls {

@@ -4,7 +4,8 @@ import { type Point, polygon } from '../../outline/path';
 import { foldPattern } from '../../pattern/foldPattern';
 import { type Contour, type Face, fromFaces } from '../faces';
 import { bothSkins } from '../sheet';
-import { type SectionWalls, skinsOf, wallAlong, webAt } from '../walls';
+import { type FoldedSpar, foldedSpar, type SparWeb } from '../foldedSpar';
+import { type SectionWall, type SectionWalls, skinsOf, wallAlong, webAt } from '../walls';
 import { type Bluntness, bluntRear, type InnerOutline, overSpar, type SectionBuild, THICK } from './kind';
 import { foldNose } from '../foldNose';
 
@@ -84,16 +85,18 @@ function foldedWalls(section: SectionOf<'foldedOverSpar'>, contour: Contour, cho
   const { upper, lower } = skinsOf(contour, board);
   const gap = top + ((tail - top) * (end - spar)) / Math.max(LEAST_REAR, 1 - spar) - 2 * board;
   const isClosed = rear < 1 || end >= 1 || gap < GLUED * board;
-  const web = webAt(spar, board, board + section.sparHeight / chord);
+  const [web, ...more] = websOf(section, contour, chord);
+  const at = web.line[0]![0];
   const closing = rear < 1 ? rear : end;
   if (!isClosed)
     return {
       walls: [
-        wallAlong(upper, [spar, 0]),
-        wallAlong(lower, [0, spar]),
+        wallAlong(upper, [at, 0]),
+        wallAlong(lower, [0, at]),
         web,
-        wallAlong(upper, [spar, 1]),
-        wallAlong(lower, [spar, end]),
+        wallAlong(upper, [at, 1]),
+        wallAlong(lower, [at, Math.max(at, end)]),
+        ...more,
       ],
       cell: [0, 1, 2],
       isBlock: false,
@@ -105,10 +108,24 @@ function foldedWalls(section: SectionOf<'foldedOverSpar'>, contour: Contour, cho
       wallAlong(lower, [0, closing]),
       web,
       ...(closing < 1 ? [wallAlong(behind, [closing, 1])] : []),
+      ...more,
     ],
     cell: [0, 1],
     isBlock: false,
   };
+}
+
+/** What stands between the skins: the web farthest aft first, since it closes what lies ahead of it. */
+function websOf(
+  section: SectionOf<'foldedOverSpar'>,
+  contour: Contour,
+  chord: Millimetres,
+): readonly [SectionWall, ...SectionWall[]] {
+  const board = section.boardThickness / chord;
+  if (section.spar !== 'folded') return [webAt(section.sparPosition, board, board + section.sparHeight / chord)];
+  const { front, rear } = foldedSpar(section, contour, chord);
+  const standing = ({ x, room }: SparWeb) => webAt(x / chord, board, board + room / chord);
+  return [standing(rear), standing(front), wallAlong(() => 1.5 * board, [front.x / chord, rear.x / chord], 'web')];
 }
 
 /** Width at which a spar is drawn [mm]; it is the web of board that stands in the fold. */
@@ -116,13 +133,19 @@ const SPAR_WIDTH = 2.2;
 
 /** The inside of both skins, one board in, where they leave room between them; and the spar. */
 function skinsAndSpar(
-  { boardThickness, sparHeight, sparPosition }: SectionOf<'foldedOverSpar'>,
-  { x, upper, lower }: Contour,
+  section: SectionOf<'foldedOverSpar'>,
+  contour: Contour,
   chord: Millimetres,
 ): readonly InnerOutline[] {
+  const { boardThickness, sparHeight, sparPosition } = section;
+  const { x, upper, lower } = contour;
   const board = boardThickness / chord;
   const hollow = [...x.keys()].filter((index) => upper[index]! - lower[index]! > 2 * board);
-  const spar = polygon(rectangle(sparPosition * chord - SPAR_WIDTH / 2, boardThickness, SPAR_WIDTH, sparHeight));
+  const spar = polygon(
+    section.spar === 'folded'
+      ? channel(boardThickness, foldedSpar(section, contour, chord))
+      : rectangle(sparPosition * chord - SPAR_WIDTH / 2, boardThickness, SPAR_WIDTH, sparHeight),
+  );
   if (hollow.length < 2) return [{ kind: 'spar', path: spar }];
   const skin = polygon([
     ...hollow.map((index): Point => [x[index]! * chord, (lower[index]! + board) * chord]),
@@ -140,6 +163,22 @@ const rectangle = (x: Millimetres, y: Millimetres, width: Millimetres, height: M
   [x + width, y + height],
   [x, y + height],
 ];
+
+/** A base with a web at either edge, seen from its end, on the inner face of the lower skin. */
+function channel(board: Millimetres, { width, front, rear }: FoldedSpar): Point[] {
+  const left = front.x - board / 2;
+  const right = left + width;
+  return [
+    [left, board],
+    [right, board],
+    [right, board + rear.room],
+    [right - board, board + rear.room],
+    [right - board, Math.min(2 * board, board + rear.room)],
+    [left + board, Math.min(2 * board, board + front.room)],
+    [left + board, board + front.room],
+    [left, board + front.room],
+  ];
+}
 
 export const foldedOverSpar: SectionBuild<'foldedOverSpar'> = {
   kind: 'foldedOverSpar',
