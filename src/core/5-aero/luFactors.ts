@@ -210,10 +210,16 @@ function solveFour({ values, order, size, from }: LuFactors, rights: readonly Fl
     x[4 * i + 2] = (x[4 * i + 2]! - r) / divisor;
     x[4 * i + 3] = (x[4 * i + 3]! - s) / divisor;
   };
+  // Down to the first entry that is not nought nothing has to be taken off.
+  let first = size;
   for (let i = 0; i < size; i++) {
     const row = i < from ? i : order[i]!;
-    for (let side = 0; side < rights.length; side++) x[4 * i + side] = rights[side]![row]!;
-    if (i >= from) less(i, from, i, 1);
+    for (let side = 0; side < rights.length; side++) {
+      const entry = rights[side]![row]!;
+      x[4 * i + side] = entry;
+      if (entry !== 0 && first > i) first = i;
+    }
+    if (i >= from && first < i) less(i, Math.max(from, first), i, 1);
   }
   for (let i = size - 1; i >= from; i--) less(i, i + 1, size, values[i * size + i]!);
   return rights.map((_, side) => Float64Array.from({ length: size }, (__, i) => x[4 * i + side]!));

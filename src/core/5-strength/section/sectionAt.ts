@@ -158,10 +158,38 @@ function builtWalls(stuff: SurfaceStuff, section: Section, { walls, cell }: Sect
   return walls.flatMap(({ kind, line }, place) => {
     const layup = layupFor(stuff, section, kind);
     if (!layup) return [];
-    const points = line.map(([x, z]) => [x * scale.x, z * scale.z] as const);
+    const points = withoutStraight(line).map(([x, z]) => [x * scale.x, z * scale.z] as const);
     const pieces = points.slice(1).map((b, index): Piece => ({ a: points[index]!, b }));
     return [{ place, pieces, layup, inCell: cell.includes(place) }];
   });
+}
+
+/** Points this near the straight line between their neighbours say nothing, share of the chord: a twentieth of a millimetre on a usual wing. */
+const STRAIGHT = 2e-4;
+
+/** A line without the points that it passes straight: one long piece bends and twists as its parts do. */
+function withoutStraight(line: readonly ChordPoint[]): readonly ChordPoint[] {
+  if (line.length < 3) return line;
+  const kept: ChordPoint[] = [line[0]!];
+  let from = 0;
+  for (let to = 2; to < line.length; to++) {
+    if (isStraight(line, from, to)) continue;
+    from = to - 1;
+    kept.push(line[from]!);
+  }
+  kept.push(line.at(-1)!);
+  return kept;
+}
+
+/** True where everything between two points of a line lies on the way from one to the other. */
+function isStraight(line: readonly ChordPoint[], from: number, to: number): boolean {
+  const [[ax, az], [bx, bz]] = [line[from]!, line[to]!];
+  const length = Math.hypot(bx - ax, bz - az);
+  for (let index = from + 1; index < to; index++) {
+    const [x, z] = line[index]!;
+    if (Math.abs((x - ax) * (bz - az) - (z - az) * (bx - ax)) > STRAIGHT * length) return false;
+  }
+  return true;
 }
 
 /** The sheet of a wall; null where it is not said what the surface is made of. */
