@@ -22,6 +22,7 @@ export default defineConfig({
         ...entry('analyse', 'cli/analyse.ts'),
         ...entry('plans', 'cli/plans.ts'),
         ...entry('fly', 'cli/fly.ts'),
+        ...entry('infer', 'cli/infer.ts'),
         ...entry('validate', 'cli/validate.ts'),
         ...entry('bench', 'bench/main.bench.ts'),
         ...entry('screenshots', 'cli/screenshots.ts'),

@@ -27,6 +27,8 @@ export interface FlyingModel {
   readonly attachedShare: (state: ArrayLike<number>) => number;
   /** Air loads in flight axes about the balance point [N, N·m], for a state and what is commanded. */
   readonly loads: (state: ArrayLike<number>, commands: Commands, air?: Vector3) => BodyLoads;
+  /** The same once the flow over every strip has settled to that motion; writes its shares into the state. */
+  readonly settledLoads: (state: Float64Array, commands: Commands) => BodyLoads;
   /** Rate of the whole state. */
   readonly rate: (surroundings: Surroundings) => (t: number, state: Float64Array, out: Float64Array) => void;
 }
@@ -48,6 +50,9 @@ function inFlightAxes([x, y, z]: Vector3, state: ArrayLike<number>): Vector3 {
   return [0, 1, 2].map((axis) => a[axis]! * x + b[axis]! * y + c[axis]! * z) as unknown as Vector3;
 }
 
+/** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
+const SETTLING = 40;
+const SETTLED = 1e-4;
 /** Slower than that through the air there are no loads [m/s]. */
 const STILL = 1e-3;
 
@@ -134,9 +139,24 @@ export function flyingModel(
     };
   }
 
+  function settledLoads(state: Float64Array, commands: Commands): BodyLoads {
+    for (let round = 0; round < SETTLING; round++) {
+      loads(state, commands);
+      let most = 0;
+      for (let i = 0; i < flow.nodes; i++) {
+        const change = (steady[i]! - state[STATE_SIZE + i]!) / 2;
+        state[STATE_SIZE + i]! += change;
+        most = Math.max(most, Math.abs(change));
+      }
+      if (most < SETTLED) break;
+    }
+    return loads(state, commands);
+  }
+
   return {
     prepared,
     body,
+    settledLoads,
     strips: flow.nodes,
     size: STATE_SIZE + flow.nodes,
     trim: { alpha: solution.alpha as Radians, command: solution.command as Radians },

@@ -14,6 +14,12 @@ const head = {
   revision: identifier('Revision it belongs to').optional(),
 };
 const notes = longText('What was seen').default('');
+const metres = (least: number, most: number, description: string) =>
+  z
+    .number()
+    .min(least)
+    .max(most)
+    .meta({ description: `${description} [m]` });
 
 export const revisionSchema = z.strictObject({
   id: head.id,
@@ -47,10 +53,29 @@ export const tossSchema = z.strictObject({
   mass: bounded('mass', 'Mass when tossed').optional(),
   balance: bounded('position', 'Balance point aft of the datum').optional(),
   launchSpeed: bounded('speed', 'Speed out of the hand').optional(),
-  distance: z.number().min(0).max(1000).optional().meta({ description: 'Distance flown [m]' }),
+  launchPath: bounded('angle', 'Path out of the hand, up positive; level without it').optional(),
+  launchHeight: metres(0.05, 200, 'Height of the hand above the ground').optional(),
+  distance: metres(0, 1000, 'Distance flown').optional(),
+  sideways: metres(-1000, 1000, 'Where it came down beside the line of the throw, right positive').optional(),
+  time: z.number().min(0).max(3600).optional().meta({ description: 'From the hand to the ground [s]' }),
+  wind: z.number().min(-20).max(20).optional().meta({ description: 'Mean wind, against the throw positive [m/s]' }),
+  shim: bounded('incidence', 'Turn of the surface that trims it by shims, nose up beyond the drawing').optional(),
+  ballast: bounded('mass', 'Ballast on it, counted in its mass').optional(),
+  ballastAt: bounded('position', 'Where the ballast sits, aft of the datum on the tossed glider').optional(),
   result: z
-    .enum(['steadyGlide', 'dived', 'ballooned', 'stalled', 'turnedLeft', 'turnedRight', 'other'])
+    .enum(['steadyGlide', 'dived', 'ballooned', 'stalled', 'snapped', 'turnedLeft', 'turnedRight', 'other'])
     .meta({ description: 'What it did' }),
+  track: z
+    .array(
+      z.strictObject({
+        t: z.number().min(0).max(3600).meta({ description: 'Since it left the hand [s]' }),
+        x: metres(-1000, 1000, 'Ahead of the hand'),
+        z: metres(-200, 1000, 'Above the ground'),
+      }),
+    )
+    .max(2000, { error: 'must hold at most 2000 places' })
+    .default([])
+    .meta({ description: 'Places over time, as a video shows them' }),
   notes,
 });
 

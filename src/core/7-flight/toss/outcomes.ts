@@ -1,0 +1,172 @@
+import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
+import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { flyGlider, type TossSetting, type TossShows } from './flyGlider';
+import type { Glider } from './glider';
+import type { Unknown } from './unknowns';
+
+/** What flights show, one number each, in a fixed order. */
+export const SHOWN = ['distance', 'time', 'sideways', 'rise', 'endPath', 'overStall', 'turned', 'endSpeed'] as const;
+
+/** What nobody knows of a throw itself, as ±1σ: speed as a share, path. C. */
+export const SPEED_TOLD = 0.05;
+export const SPEED_GUESSED = 0.15;
+const PATH = radiansFromDegrees(3);
+
+/** Warps at which flights are flown; the other way round they are mirrored. */
+const WARPS = [0, 1, 2, 3] as const;
+/** Flights at every pair of errors, in standard deviations: with those warps, with more drag, thrown faster, slower, steeper, flatter. */
+const FLIGHTS: readonly Partial<Record<'drag' | 'warp' | 'speed' | 'path', number>>[] = [
+  ...WARPS.map((warp) => ({ warp })),
+  { drag: 1 },
+  { speed: 1 },
+  { speed: -1 },
+  { path: 1 },
+  { path: -1 },
+];
+/** The flights after those with warp, by what they tell. */
+export const VARIED = ['drag', 'faster', 'slower', 'steeper', 'flatter'] as const;
+/** What changes its sign when left and right are exchanged. */
+const ODD: ReadonlySet<(typeof SHOWN)[number]> = new Set(['sideways', 'turned']);
+
+/** Errors at which flights are flown, in standard deviations of their priors; between them outcomes are told from their neighbours. */
+const DECALAGES = Array.from({ length: 17 }, (_, index) => 0.45 * (index - 8));
+const BALANCES = Array.from({ length: 11 }, (_, index) => 0.64 * (index - 5));
+
+/** Outcomes of one kind of throw over errors of decalage and balance: what is shown by each of the flights, one after another. */
+export interface Outcomes {
+  /** What is shown at errors in standard deviations, and what is shown besides when something is varied. */
+  readonly at: (decalage: number, balance: number, warp: number) => Shows;
+}
+
+export interface Shows {
+  readonly base: TossShows;
+  readonly varied: Readonly<Record<(typeof VARIED)[number], TossShows>>;
+}
+
+const WIDTH = SHOWN.length * FLIGHTS.length;
+
+/** Flies all of them; a tumble that ends in no numbers counts as flown nowhere. */
+export function outcomesOf(
+  glider: Glider,
+  setting: TossSetting,
+  prior: Readonly<Record<Unknown, number>>,
+  isSpeedTold: boolean,
+): Outcomes {
+  const rows = DECALAGES.map((decalage) =>
+    BALANCES.map((balance) => rowAt(glider, setting, prior, isSpeedTold, [decalage, balance])),
+  );
+  const row = new Float64Array(WIDTH);
+  return {
+    at: (decalage, balance, warp) => {
+      read(rows, decalage, balance, row);
+      return showsAt(row, warp);
+    },
+  };
+}
+
+/** One row with a warp in it: along the warps by a cubic through their slopes, even or odd as it is mirrored. */
+function showsAt(row: Float64Array, warp: number): Shows {
+  const place = Math.min(WARPS.length - 1, Math.abs(warp));
+  const index = Math.min(WARPS.length - 2, Math.floor(place));
+  const weights = cubicWeights(place - index);
+  const side = warp < 0 ? -1 : 1;
+  const [base, still] = [{}, {}] as [Record<string, number>, Record<string, number>];
+  SHOWN.forEach((key, column) => {
+    const isOdd = ODD.has(key);
+    let value = 0;
+    for (let neighbour = 0; neighbour < 4; neighbour++) {
+      const at = index - 1 + neighbour;
+      const mirrored = at < 0 && isOdd ? -1 : 1;
+      value += weights[neighbour]! * mirrored * row[SHOWN.length * Math.min(WARPS.length - 1, Math.abs(at)) + column]!;
+    }
+    base[key] = isOdd ? side * value : value;
+    still[key] = row[column]!;
+  });
+  const varied = VARIED.map((_, flight) =>
+    Object.fromEntries(
+      SHOWN.map((key, column) => [
+        key,
+        base[key]! + row[SHOWN.length * (WARPS.length + flight) + column]! - still[key]!,
+      ]),
+    ),
+  );
+  return {
+    base: base as unknown as TossShows,
+    varied: Object.fromEntries(VARIED.map((what, flight) => [what, varied[flight]])) as unknown as Shows['varied'],
+  };
+}
+
+const NOWHERE: TossShows = {
+  distance: 0,
+  time: 0,
+  sideways: 0,
+  rise: 0,
+  endPath: -Math.PI / 2,
+  overStall: Math.PI / 2,
+  turned: 0,
+  endSpeed: 0,
+};
+
+function rowAt(
+  glider: Glider,
+  setting: TossSetting,
+  prior: Readonly<Record<Unknown, number>>,
+  isSpeedTold: boolean,
+  [decalage, balance]: readonly [number, number],
+): Float64Array {
+  const spread = isSpeedTold ? SPEED_TOLD : SPEED_GUESSED;
+  const flown = FLIGHTS.map(({ drag = 0, warp = 0, speed = 0, path = 0 }) =>
+    shownBy(
+      glider,
+      { ...setting, speed: setting.speed * (1 + speed * spread), path: setting.path + path * PATH },
+      {
+        decalage: decalage * prior.decalage,
+        balance: balance * prior.balance,
+        drag: drag * prior.drag,
+        warp: warp * prior.warp,
+      },
+    ),
+  );
+  return Float64Array.from(flown.flatMap((shows) => SHOWN.map((key) => shows[key])));
+}
+
+function shownBy(...throwing: Parameters<typeof flyGlider>): TossShows {
+  try {
+    return flyGlider(...throwing);
+  } catch (error) {
+    if (error instanceof UnsteadyError) return NOWHERE;
+    throw error;
+  }
+}
+
+/** Weights of four neighbours by a cubic through their slopes (Catmull–Rom); beyond both ends as at them. */
+function weightsAt(steps: readonly number[], value: number): { readonly from: number; readonly weights: number[] } {
+  const width = steps[1]! - steps[0]!;
+  const place = Math.min(steps.length - 1, Math.max(0, (value - steps[0]!) / width));
+  const index = Math.min(steps.length - 2, Math.floor(place));
+  const s = place - index;
+  return {
+    from: index - 1,
+    weights: cubicWeights(s),
+  };
+}
+
+const cubicWeights = (s: number): number[] => [
+  (-s + 2 * s * s - s ** 3) / 2,
+  (2 - 5 * s * s + 3 * s ** 3) / 2,
+  (s + 4 * s * s - 3 * s ** 3) / 2,
+  (-s * s + s ** 3) / 2,
+];
+
+function read(rows: readonly (readonly Float64Array[])[], decalage: number, balance: number, out: Float64Array): void {
+  const [a, b] = [weightsAt(DECALAGES, decalage), weightsAt(BALANCES, balance)];
+  out.fill(0);
+  for (let i = 0; i < 4; i++) {
+    const column = rows[Math.min(rows.length - 1, Math.max(0, a.from + i))]!;
+    for (let j = 0; j < 4; j++) {
+      const row = column[Math.min(column.length - 1, Math.max(0, b.from + j))]!;
+      const weight = a.weights[i]! * b.weights[j]!;
+      for (let k = 0; k < WIDTH; k++) out[k]! += weight * row[k]!;
+    }
+  }
+}
