@@ -14,6 +14,7 @@ export const STAGES = [
   'Strength',
   'Power',
   'Plans',
+  'Glider',
 ];
 
 /** Opens a demo design by name, at a stage. */

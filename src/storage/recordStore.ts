@@ -116,6 +116,17 @@ export function recordStore(database: InclinarDatabase) {
         if (picture) await database.bodies.put({ designId, kind, id: record.id, body: picture });
       }),
 
+    /** Adds or replaces several, all of them or none. @throws ZodError when one is no record of this kind */
+    putAll: <Kind extends RecordKind>(
+      kind: Kind,
+      designId: string,
+      records: readonly RecordOf<Kind>[],
+    ): Promise<void> =>
+      database.transaction('rw', [tableOf(kind), database.bodies], async () => {
+        for (const record of records)
+          await put(kind, designId, RECORD_KINDS[kind].schema.parse(record) as RecordOf<RecordKind>);
+      }),
+
     /** Takes a record out; the answer puts it back as it was. */
     remove: (kind: RecordKind, designId: string, id: string): Promise<() => Promise<void>> =>
       database.transaction('rw', [tableOf(kind), database.bodies], async () => {

@@ -5,6 +5,7 @@ import { analysisReducer } from './analysisSlice';
 import { besideSlice } from './besideSlice';
 import { choiceSlice } from './choiceSlice';
 import { documentReducer } from './documentSlice';
+import { gliderSlice } from './gliderSlice';
 import { plansSlice } from './plansSlice';
 import { sessionSlice } from './sessionSlice';
 import { settingsSlice } from './settingsSlice';
@@ -32,6 +33,7 @@ export function reduxStore(services: Services) {
       tail: tailSlice.reducer,
       choice: choiceSlice.reducer,
       plans: plansSlice.reducer,
+      glider: gliderSlice.reducer,
       beside: besideSlice.reducer,
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.

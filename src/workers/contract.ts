@@ -3,6 +3,13 @@ import type { Analysis, AnalyseOptions } from '@/core/analyse';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
 import type { Layout, LayoutOptions } from '@/core/4-parts/layout';
 import type { CutList } from '@/core/4-parts/part';
+import type { Metres } from '@/core/1-base/units/convert';
+import type { Correction } from '@/core/7-flight/toss/correction';
+import type { Inferred } from '@/core/7-flight/toss/infer';
+import type { NextToss } from '@/core/7-flight/toss/nextToss';
+import type { Toss } from '@/core/7-flight/toss/settings';
+import type { Spread } from '@/core/7-flight/toss/tossOften';
+import type { Tossed, VirtualToss } from '@/core/7-flight/toss/virtualToss';
 import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
@@ -20,6 +27,10 @@ export interface Jobs {
   tailMapRow: { input: TailMapRowInput; output: readonly MapPoint[] };
   /** Everything that is cut, laid on sheets. */
   layOut: { input: LayOutInput; output: LaidOut };
+  /** A toss as drawn and with one thing changed; the same throw many times; what logged tosses tell. */
+  toss: { input: VirtualToss; output: Tossed };
+  tossOften: { input: Omit<VirtualToss, 'change'>; output: Spread };
+  inferTosses: { input: InferInput; output: TossesTell };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
@@ -30,6 +41,23 @@ export interface LayOutInput {
   readonly folds: readonly FoldOfSheet[];
   readonly options: LayoutOptions;
 }
+
+export interface InferInput {
+  readonly design: Design;
+  readonly scale: number;
+  readonly tosses: readonly Toss[];
+}
+
+/** What tosses of one glider tell, what sets it right, and what should be tossed next. */
+export type TossesTell =
+  | {
+      readonly ok: true;
+      readonly inferred: Inferred;
+      readonly correction: Correction | null;
+      readonly next: NextToss | null;
+      readonly chord: Metres;
+    }
+  | { readonly ok: false; readonly because: string };
 
 export interface LaidOut {
   readonly list: CutList;

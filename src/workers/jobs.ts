@@ -1,6 +1,12 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
 import { cutListOf } from '@/core/4-parts/cutList';
 import { layOut } from '@/core/4-parts/layout';
+import { correctionFor } from '@/core/7-flight/toss/correction';
+import { gliderOf } from '@/core/7-flight/toss/glider';
+import { infer } from '@/core/7-flight/toss/infer';
+import { nextTosses } from '@/core/7-flight/toss/nextToss';
+import { tossOften } from '@/core/7-flight/toss/tossOften';
+import { tossVirtually } from '@/core/7-flight/toss/virtualToss';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -38,6 +44,25 @@ export const WORK: Workers = {
   *layOut({ design, folds, options }) {
     const list = cutListOf(design, { folds });
     return { list, layout: yield* layOut(design, list, options) };
+  },
+  *toss(input) {
+    return yield* tossVirtually(input);
+  },
+  *tossOften(input) {
+    return yield* tossOften(input);
+  },
+  *inferTosses({ design, scale, tosses }) {
+    const glider = gliderOf(design, scale);
+    if ('because' in glider) return { ok: false, because: glider.because };
+    const inferred = yield* infer(glider, tosses);
+    const isClear = inferred.contradictions.length === 0;
+    return {
+      ok: true,
+      inferred,
+      correction: isClear ? correctionFor(glider, inferred) : null,
+      next: isClear && tosses.length > 0 ? ((yield* nextTosses(glider, tosses))[0] ?? null) : null,
+      chord: glider.chord * scale,
+    };
   },
   *chooseDrive(input) {
     return yield* chooseDrive(input);

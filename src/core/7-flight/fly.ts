@@ -36,6 +36,8 @@ const RELATIVE = 1e-6;
 const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
 /** No step is longer: gusts, pilots and what is sampled want to be seen [s]. */
 const LONGEST_STEP = 0.05;
+/** A tumble of half a minute takes a few thousand steps. */
+const MOST_STEPS = 30_000;
 /** Attached over less of the wings than that is a stall, over more it has recovered. */
 const STALLED = 0.75;
 const RECOVERED = 0.9;
@@ -98,6 +100,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     relative: plan.relative ?? RELATIVE,
     absolute: tolerances(model.size),
     longestStep: LONGEST_STEP / slower,
+    mostSteps: MOST_STEPS,
     events,
   })) {
     for (; sample * every <= step.to; sample++) recorded.add(sample * every, step.at(sample * every, state));

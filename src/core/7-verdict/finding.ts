@@ -13,7 +13,8 @@ export type Stage =
   | 'stability'
   | 'strength'
   | 'power'
-  | 'plans';
+  | 'plans'
+  | 'glider';
 
 export interface Remedy {
   readonly label: Words;

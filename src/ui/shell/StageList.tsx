@@ -32,7 +32,7 @@ function StageColumn({ id }: { readonly id: string }) {
             <StageLink
               id={id}
               stage={stage}
-              className="block border-b border-l-4 border-b-soft px-3 py-[7px] hover:bg-soft low:flex low:min-h-11 low:items-center low:gap-1 low:px-1.5 low:py-1"
+              className="block border-b border-l-4 border-b-soft px-3 py-1 hover:bg-soft low:flex low:min-h-11 low:items-center low:gap-1 low:px-1.5 low:py-1"
             />
           </li>
         ))}

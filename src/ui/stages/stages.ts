@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
 import { brief } from '../brief/stage';
+import { glider } from '../glider/stage';
 import { plans } from '../plans/stage';
 import { power } from '../power/stage';
 import { rigging } from '../rigging/stage';
@@ -26,6 +27,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   strength,
   power,
   plans,
+  glider,
 };
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);

@@ -84,3 +84,19 @@ describe('differential equations', () => {
     expect(() => walk(blowsUp)).toThrow(UnsteadyError);
   });
 });
+
+test('what would take steps without end says so', () => {
+  const swing = {
+    rate: (_: number, y: Float64Array, out: Float64Array) => {
+      out[0] = y[1]!;
+      out[1] = -1e4 * y[0]!;
+    },
+    start: 0,
+    end: 10,
+    initial: [1, 0],
+    relative: 1e-6,
+    absolute: 1e-8,
+    mostSteps: 500,
+  };
+  expect(() => [...dormandPrince(swing)]).toThrow(/More than 500 steps.*faster than can be followed/);
+});

@@ -15,6 +15,8 @@ export interface OdeProblem {
   readonly relative: number;
   readonly absolute: number | ArrayLike<number>;
   readonly longestStep?: number;
+  /** More steps than that, tried ones among them, are without end; a hundred thousand where nobody says. */
+  readonly mostSteps?: number;
   readonly events?: readonly OdeEvent[];
 }
 
@@ -79,9 +81,12 @@ const LOOKS = 4;
 /** A step shorter than that share of the time that was asked for goes nowhere. */
 const SHORTEST = 1e-12;
 
+const MOST_STEPS = 100_000;
+
 /** Walks through the problem step by step; stops at the end or at an event that is the last. @throws UnsteadyError */
 export function* dormandPrince(problem: OdeProblem): Generator<OdeStep, void> {
   const { rate, start, end, initial, relative, absolute, longestStep = Infinity, events = [] } = problem;
+  const { mostSteps = MOST_STEPS } = problem;
   const size = initial.length;
   const array = () => new Float64Array(size);
   let y = Float64Array.from(initial);
@@ -94,7 +99,12 @@ export function* dormandPrince(problem: OdeProblem): Generator<OdeStep, void> {
   let step = Math.min(longestStep, firstStep(problem, y, k[0]!, allowed), end - start);
   let lastError = 1e-4;
   let values = events.map(({ value }) => value(t, y));
+  let tried = 0;
   while (t < end) {
+    if (++tried > mostSteps)
+      throw new UnsteadyError(
+        `More than ${mostSteps} steps by ${t.toPrecision(6)}: it changes faster than can be followed.`,
+      );
     if (!(step > SHORTEST * (end - start)))
       throw new UnsteadyError(`No step is short enough at ${t.toPrecision(6)}: the state changes without bound.`);
     step = Math.min(step, end - t);

@@ -37,6 +37,8 @@ export const metresFromMillimetres = (millimetres: Millimetres): Metres => milli
 export const millimetresFromMetres = (metres: Metres): Millimetres => metres * 1000;
 export const kilogramsFromGrams = (grams: Grams): Kilograms => grams / 1000;
 export const gramsFromKilograms = (kilograms: Kilograms): Grams => kilograms * 1000;
+/** Of the clocks of a browser. */
+export const secondsFromMilliseconds = (milliseconds: number): Seconds => milliseconds / 1000;
 export const radiansFromDegrees = (degrees: Degrees): Radians => (degrees * Math.PI) / 180;
 export const degreesFromRadians = (radians: Radians): Degrees => (radians * 180) / Math.PI;
 export const squareMetresFromSquareMillimetres = (area: SquareMillimetres): SquareMetres => area / 1e6;

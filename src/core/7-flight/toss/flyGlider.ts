@@ -17,6 +17,8 @@ export interface TossSetting {
   readonly height: Metres;
   /** Against the throw. */
   readonly wind: MetresPerSecond;
+  /** How the hand was off: nose up, right wing down, and turning in roll and pitch [rad/s]. */
+  readonly hand?: Readonly<Record<'alpha' | 'roll' | 'rollRate' | 'pitchRate', number>>;
 }
 
 /** What a glider may differ in from its drawing, all at once. */
@@ -34,6 +36,8 @@ export interface Errors {
 /** What a toss shows to whoever stands beside it. */
 export interface TossShows {
   readonly distance: Metres;
+  /** Of that, ahead. */
+  readonly ahead: Metres;
   readonly time: Seconds;
   /** To the right of where it was thrown to. */
   readonly sideways: Metres;
@@ -54,6 +58,8 @@ const LONGEST = 20;
 const ON_GROUND = 0.05;
 const RELATIVE = 1e-4;
 const LONGEST_STEP = 0.25;
+/** A tumble takes some hundreds of steps; what takes more is none. */
+const MOST_STEPS = 6000;
 /** Slower than that there are no loads [m/s]. */
 const STILL = 1e-3;
 
@@ -62,14 +68,15 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
   const { model, scale } = glider;
   const body = bodyOf(glider, setting);
   const loads = loadsOf(glider, setting, errors);
-  const alpha = model.trim.alpha;
+  const { alpha: off = 0, roll = 0, rollRate = 0, pitchRate = 0 } = setting.hand ?? {};
+  const alpha = model.trim.alpha + off;
   const start = new Float64Array(STATE_SIZE);
   start.set(
     launchState({
       height: setting.height,
-      attitude: { roll: 0, pitch: setting.path + alpha, yaw: 0 },
+      attitude: { roll, pitch: setting.path + alpha, yaw: 0 },
       speed: [setting.speed * Math.cos(alpha), 0, setting.speed * Math.sin(alpha)],
-      rate: [0, 0, 0],
+      rate: [rollRate, pitchRate, 0],
     }),
   );
   const state = start.slice();
@@ -82,6 +89,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
     relative: RELATIVE,
     absolute: RELATIVE * Math.max(0.1, scale),
     longestStep: LONGEST_STEP * Math.sqrt(scale),
+    mostSteps: MOST_STEPS,
     events: [{ name: 'ground', value: (_, y) => -y[2]! - ON_GROUND, direction: -1, isLast: true }],
   })) {
     last = step.to;
@@ -99,6 +107,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
   }
   return {
     distance: Math.hypot(state[0]!, state[1]!),
+    ahead: state[0]!,
     time: last,
     sideways: state[1]!,
     rise: steepest - setting.path,

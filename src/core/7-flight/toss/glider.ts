@@ -11,7 +11,7 @@ export const COLUMNS = 6;
 
 /**
  * A glider reduced to what a throw needs: tables over the angle of attack
- * through the stall, with every stick in the middle, what a turn of the surface
+ * all round, with every stick in the middle, what a turn of the surface
  * that trims it adds, and derivatives of everything else at level flight. It
  * is made once from the strip model and then flies in a fraction of a
  * millisecond.
@@ -36,10 +36,11 @@ export interface Glider {
   readonly stallAngle: Radians;
 }
 
-/** Angles of attack of the tables: from and to, and the step between. */
-const FROM = radiansFromDegrees(-16);
-const TO = radiansFromDegrees(40);
-const STEP = radiansFromDegrees(1);
+/** Steps of the tables, all the way round: what tumbles is damped as it turns over. */
+const STEP = radiansFromDegrees(1.5);
+const ROUND = 240;
+/** Where flow over the wings is told as attached or not: in the order in which it lets go, from flying straight on. */
+const HALF = ROUND / 2;
 /** Turn from which the effect of the trimming surface is told. */
 const TURN = radiansFromDegrees(1);
 /** Small motions from which derivatives are told: sideslip, and rates as p b/2V. */
@@ -129,44 +130,45 @@ function stateAt(model: FlyingModel, alpha: Radians, speed: MetresPerSecond): Fl
   return state;
 }
 
-/** Coefficients at even steps of the angle of attack, upwards so that what is attached stays so as long as it can. */
+/** Coefficients at even steps of the angle of attack all round; from nought either way, so that what is attached stays so as long as it can. */
 function tableOf(model: FlyingModel, pitch: Radians) {
   const { air, reference, design } = model.prepared;
   const speed = design.conditions.cruiseSpeed;
   const pressure = (air.density * speed ** 2 * reference.area) / 2;
-  const count = Math.round((TO - FROM) / STEP) + 1;
-  const rows = new Float64Array(3 * count);
-  let stallAngle = TO;
+  const rows = new Float64Array(3 * ROUND);
+  let stallAngle = Math.PI / 2;
   let leastDrag = Infinity;
-  let shares: Float64Array | null = null;
-  for (let row = 0; row < count; row++) {
-    const alpha = FROM + row * STEP;
-    const state = stateAt(model, alpha, speed);
-    if (shares) state.set(shares, STATE_SIZE);
-    const { force, moment } = model.settledLoads(state, { ...STILL, pitch } as never);
-    shares = state.slice(STATE_SIZE);
-    const [x, z] = [force[0] / pressure, force[2] / pressure];
-    rows.set([x, z, moment[1] / pressure / reference.meanChord], 3 * row);
-    leastDrag = Math.min(leastDrag, -x * Math.cos(alpha) - z * Math.sin(alpha));
-    if (alpha > 0 && alpha < stallAngle && model.attachedShare(state) < STALLED) stallAngle = alpha;
+  for (const way of [1, -1] as const) {
+    let shares: Float64Array | null = null;
+    for (let step = way === 1 ? 0 : 1; way === 1 ? step <= HALF : step < HALF; step++) {
+      const alpha = way * step * STEP;
+      const state = stateAt(model, alpha, speed);
+      if (shares) state.set(shares, STATE_SIZE);
+      const { force, moment } = model.settledLoads(state, { ...STILL, pitch } as never);
+      shares = state.slice(STATE_SIZE);
+      const [x, z] = [force[0] / pressure, force[2] / pressure];
+      rows.set([x, z, moment[1] / pressure / reference.meanChord], 3 * ((way * step + ROUND) % ROUND));
+      leastDrag = Math.min(leastDrag, -x * Math.cos(alpha) - z * Math.sin(alpha));
+      if (way === 1 && step > 0 && alpha < stallAngle && model.attachedShare(state) < STALLED) stallAngle = alpha;
+    }
   }
   return { rows, leastDrag, stallAngle };
 }
 
-/** Between rows by a cubic through their slopes (Catmull–Rom); beyond both ends what is there. Asked for in every step of every flight: nothing is made on the way. */
+/** Between rows by a cubic through their slopes (Catmull–Rom). Asked for in every step of every flight: nothing is made on the way. */
 function reader(own: Float64Array, turned: Float64Array): Glider['table'] {
-  const count = own.length / 3;
   return (alpha, out) => {
-    const place = Math.min(count - 1, Math.max(0, (alpha - FROM) / STEP));
-    const index = Math.min(count - 2, Math.floor(place));
+    const place = alpha / STEP + ROUND;
+    const index = Math.floor(place);
     const s = place - index;
-    const [a, b, c, d] = [
-      (-s + 2 * s * s - s * s * s) / 2,
-      (2 - 5 * s * s + 3 * s * s * s) / 2,
-      (s + 4 * s * s - 3 * s * s * s) / 2,
-      (-s * s + s * s * s) / 2,
-    ];
-    const [p, q, r, t] = [3 * Math.max(0, index - 1), 3 * index, 3 * index + 3, 3 * Math.min(count - 1, index + 2)];
+    const a = (-s + 2 * s * s - s * s * s) / 2;
+    const b = (2 - 5 * s * s + 3 * s * s * s) / 2;
+    const c = (s + 4 * s * s - 3 * s * s * s) / 2;
+    const d = (-s * s + s * s * s) / 2;
+    const p = 3 * ((index - 1) % ROUND);
+    const q = 3 * (index % ROUND);
+    const r = 3 * ((index + 1) % ROUND);
+    const t = 3 * ((index + 2) % ROUND);
     for (let key = 0; key < 3; key++) {
       const value = a * own[p + key]! + b * own[q + key]! + c * own[r + key]! + d * own[t + key]!;
       const other = a * turned[p + key]! + b * turned[q + key]! + c * turned[r + key]! + d * turned[t + key]!;

@@ -1,10 +1,10 @@
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { Steps } from '@/core/1-base/steps';
 import { type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
-import type { Errors, TossShows } from './flyGlider';
+import type { Errors } from './flyGlider';
 import { COLUMN, COLUMNS, type Glider } from './glider';
 import { type Observation, observationsOf } from './observations';
-import { type Outcomes, outcomesOf } from './outcomes';
+import { type Outcomes, outcomesOf, type ShownOf } from './outcomes';
 import { type Belief, believe, type Fineness, type Grid, type Seen } from './belief';
 import { settingOf, type Toss } from './settings';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -65,7 +65,7 @@ function outcomesFor(glider: Glider, toss: Toss): Outcomes {
 /** What a toss shows at given errors beside what was seen, each in its own spread. */
 function seenAt({ observations, outcomes }: Thrown, { decalage, balance, warp }: Grid): Seen {
   const { base: shows, varied } = outcomes.at(decalage, balance, warp);
-  const read = (flight: TossShows) => observations.map(({ of, sigma }) => of(flight) / sigma);
+  const read = (flight: ShownOf) => observations.map(({ of, sigma }) => of(flight) / sigma);
   const base = read(shows);
   const drag = read(varied.drag);
   const middle = (up: readonly number[], down: readonly number[]) => base.map((_, at) => (up[at]! - down[at]!) / 2);

@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
-import type { TossShows } from './flyGlider';
+import type { ShownOf } from './outcomes';
 import type { Toss } from './settings';
 
 /** One thing that was seen of a toss: what it was, how far off it may be, and what a flight would show of it. */
@@ -8,7 +8,7 @@ export interface Observation {
   readonly seen: number;
   /** Standard deviation, in the same unit. */
   readonly sigma: number;
-  readonly of: (shows: TossShows) => number;
+  readonly of: (shows: ShownOf) => number;
 }
 
 /** Paced or taped, and by stopwatch: five in a hundred, and three that a throw itself is not told to; no better than a step and a thumb. C. */
@@ -34,7 +34,7 @@ const TURN_SPREAD = radiansFromDegrees(15);
 const short = (value: number, bound: number, spread: number): number => Math.max(0, (bound - value) / spread);
 
 /** What a word says of a flight: nought where the flight fits it, else by how many times people’s spread it does not. */
-function against(result: Toss['result']): ((shows: TossShows) => number) | null {
+function against(result: Toss['result']): ((shows: ShownOf) => number) | null {
   switch (result) {
     case 'steadyGlide':
       return ({ rise, endPath, overStall }) =>

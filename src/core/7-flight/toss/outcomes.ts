@@ -7,6 +7,8 @@ import type { Unknown } from './unknowns';
 /** What flights show, one number each, in a fixed order. */
 export const SHOWN = ['distance', 'time', 'sideways', 'rise', 'endPath', 'overStall', 'turned', 'endSpeed'] as const;
 
+export type ShownOf = Pick<TossShows, (typeof SHOWN)[number]>;
+
 /** What nobody knows of a throw itself, as ±1σ: speed as a share, path. C. */
 export const SPEED_TOLD = 0.05;
 export const SPEED_GUESSED = 0.15;
@@ -39,8 +41,8 @@ export interface Outcomes {
 }
 
 export interface Shows {
-  readonly base: TossShows;
-  readonly varied: Readonly<Record<(typeof VARIED)[number], TossShows>>;
+  readonly base: ShownOf;
+  readonly varied: Readonly<Record<(typeof VARIED)[number], ShownOf>>;
 }
 
 const WIDTH = SHOWN.length * FLIGHTS.length;
@@ -91,13 +93,14 @@ function showsAt(row: Float64Array, warp: number): Shows {
     ),
   );
   return {
-    base: base as unknown as TossShows,
+    base: base as unknown as ShownOf,
     varied: Object.fromEntries(VARIED.map((what, flight) => [what, varied[flight]])) as unknown as Shows['varied'],
   };
 }
 
 const NOWHERE: TossShows = {
   distance: 0,
+  ahead: 0,
   time: 0,
   sideways: 0,
   rise: 0,

@@ -1,0 +1,67 @@
+import { expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { expectWithin } from '#/tests/matchers';
+import { finish } from '@/core/1-base/steps';
+import { similar } from './similar';
+import { tossOften } from './tossOften';
+import { tossVirtually } from './virtualToss';
+
+const design = demoDesign('polly-drift');
+const toss = { design, scale: 1, path: 0, height: 1.8, pilot: 'handsOff', change: null, speed: 6.5 } as const;
+const flown = (more: object) => {
+  const result = finish(tossVirtually({ ...toss, ...more }));
+  if (!result.ok) throw new Error(result.because);
+  return result;
+};
+
+test('balanced farther forward it dives, farther aft it climbs and slows; beside the first toss', () => {
+  const { own, changed: forward } = flown({ change: { what: 'balance', by: -14 } });
+  const { changed: aft } = flown({ change: { what: 'balance', by: 14 } });
+  const steepest = (path: readonly number[]) => Math.max(...path);
+  expect(own.outcome).toBe('settles');
+  expect(forward!.distance).toBeLessThan(own.distance);
+  expect(Math.min(...forward!.samples.path)).toBeLessThan(Math.min(...own.samples.path));
+  expect(steepest(aft!.samples.path)).toBeGreaterThan(steepest(own.samples.path) + 0.05);
+});
+
+test('more mass is faster and shorter at the same throw; a tail turned nose down lifts the nose', () => {
+  const { own, changed: heavy } = flown({ change: { what: 'mass', by: 60 } });
+  expect(heavy!.samples.z[40]!).toBeLessThan(own.samples.z[40]!);
+  const { changed: up } = flown({ change: { what: 'tail', by: -1 } });
+  expect(Math.max(...up!.samples.z)).toBeGreaterThan(Math.max(...own.samples.z) + 0.02);
+});
+
+test('what weighs nothing says so', () => {
+  const empty = { ...design, massItems: [], bodies: [], surfaces: [] };
+  const result = finish(tossVirtually({ ...toss, design: empty }));
+  expect(result).toMatchObject({ ok: false, because: expect.stringMatching(/no wing/i) as string });
+});
+
+test('two hundred throws of a hand scatter on both sides; a steady glider goes well more often than one that balances far aft', () => {
+  const steady = finish(tossOften(toss));
+  if (!steady.ok) throw new Error(steady.because);
+  expect(steady.landings).toHaveLength(200);
+  const right = steady.landings.filter(({ y }) => y > 0).length;
+  expect(right).toBeGreaterThan(70);
+  expect(right).toBeLessThan(130);
+  const pack = design.massItems.toSorted((a, b) => b.mass - a.mass)[0]!;
+  const aft = {
+    ...design,
+    massItems: design.massItems.map((item) =>
+      item === pack ? { ...item, position: { ...item.position, x: item.position.x + 180 } } : item,
+    ),
+  };
+  const loose = finish(tossOften({ ...toss, design: aft }, 24));
+  expect(loose.ok && loose.well).toBeLessThan(steady.well);
+  expect(steady.well).toBeGreaterThan(0.5);
+});
+
+test('half the size: an eighth of the mass, 0.7071 of the speed, a 32nd of the inertia, 0.3536 of the Reynolds number', () => {
+  const small = similar({ mass: 0.8, span: 1.2, boardMass: 0.3 }, 0.5);
+  expectWithin(small.mass, 0.1, 1e-12);
+  expectWithin(small.speedRatio, Math.SQRT1_2, 1e-9);
+  expectWithin(small.inertiaRatio, 1 / 32, 1e-12);
+  expectWithin(small.reynoldsRatio, 0.3536, 1e-3);
+  expectWithin(small.boardMass, 0.075, 1e-12);
+  expectWithin(small.ballast, 0.025, 1e-12);
+});

@@ -1,0 +1,122 @@
+import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
+import type { Steps } from '@/core/1-base/steps';
+import {
+  type Degrees,
+  type Grams,
+  kilogramsFromGrams,
+  type Metres,
+  type MetresPerSecond,
+  type Millimetres,
+  millimetresFromMetres,
+  radiansFromDegrees,
+} from '@/core/1-base/units/convert';
+import { massItemSchema } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
+import { fly, type Flown } from '../fly';
+import type { Throw } from '../flightRecord';
+import { type FlyingModel, flyingModel } from '../flyingModel';
+import { launchingOf } from '../launches';
+import type { PilotName } from '../pilots';
+import { trimmerOf } from './glider';
+
+/** One thing that is changed for a second toss beside the first. */
+export type Change =
+  | { readonly what: 'balance'; readonly by: Millimetres }
+  | { readonly what: 'tail'; readonly by: Degrees }
+  | { readonly what: 'mass'; readonly by: Grams };
+
+export interface VirtualToss {
+  readonly design: Design;
+  readonly scale: number;
+  /** Out of the hand; without it as an arm throws that mass. */
+  readonly speed?: MetresPerSecond | undefined;
+  readonly path: Degrees;
+  readonly height: Metres;
+  readonly pilot: PilotName;
+  readonly change: Change | null;
+}
+
+export type Tossed =
+  | {
+      readonly ok: true;
+      readonly launch: Throw;
+      readonly own: Flown;
+      readonly changed: Flown | null;
+      /** Span of what is tossed. */
+      readonly span: Metres;
+    }
+  | { readonly ok: false; readonly because: string };
+
+/** Longer nobody watches a toss [s]. */
+const LONGEST = 20;
+
+/** The heaviest thing on board, which is what is moved to move the balance point. */
+const heaviest = ({ massItems }: Design) =>
+  massItems.toSorted((a, b) => (b.measuredMass ?? b.mass) - (a.measuredMass ?? a.mass))[0];
+
+/** A design with one thing changed; as it was where there is nothing to change it by. */
+export function changed(design: Design, { mass, balance }: { mass: number; balance: Metres }, change: Change): Design {
+  if (change.what === 'tail') {
+    const trimmer = trimmerOf(design);
+    return {
+      ...design,
+      surfaces: design.surfaces.map((one) =>
+        one.id === trimmer ? { ...one, incidence: one.incidence + change.by } : one,
+      ),
+    };
+  }
+  if (change.what === 'mass') {
+    const x = millimetresFromMetres(balance);
+    const more = massItemSchema.parse({ id: 'more-mass', mass: Math.max(0, change.by), position: { x, y: 0, z: 0 } });
+    return { ...design, massItems: [...design.massItems, more] };
+  }
+  const moved = heaviest(design);
+  if (!moved) return design;
+  const own = kilogramsFromGrams(moved.measuredMass ?? moved.mass) * (moved.mirrored ? 2 : 1);
+  if (own <= 0) return design;
+  const by = (change.by * mass) / own;
+  return {
+    ...design,
+    massItems: design.massItems.map((item) =>
+      item === moved ? { ...item, position: { ...item.position, x: item.position.x + by } } : item,
+    ),
+  };
+}
+
+/** Flies one toss, strip by strip. */
+export function* tossOf(model: FlyingModel, launch: Throw, pilot: PilotName, scale: number, relative?: number) {
+  return yield* fly(model, { launch, pilot, longest: LONGEST, ...(relative ? { relative } : {}) }, scale);
+}
+
+/** Model and throw; the reason where there is none. */
+export function readied({ design, scale, speed, path, height }: Omit<VirtualToss, 'change' | 'pilot'>) {
+  const model = flyingModel(design, { scale });
+  if ('because' in model) return model;
+  const usual = launchingOf('hand', model, null).launch.speed * Math.sqrt(Math.min(1, scale));
+  const launch: Throw = { speed: speed ?? usual, path: radiansFromDegrees(path), height };
+  return { model, launch };
+}
+
+const NO_NUMBERS = 'The flight ends in no numbers: it tumbles faster than can be followed.';
+
+/** A toss as drawn, and beside it the same with one thing changed. */
+export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
+  const { design, scale, pilot, change } = toss;
+  const ready = readied(toss);
+  if ('because' in ready) return { ok: false, because: ready.because };
+  const { model, launch } = ready;
+  try {
+    const own = yield* tossOf(model, launch, pilot, scale);
+    let other: Flown | null = null;
+    if (change) {
+      const drawnOtherwise = changed(design, { mass: model.body.mass, balance: model.prepared.about[0] }, change);
+      const second = flyingModel(drawnOtherwise, { scale });
+      if ('because' in second) return { ok: false, because: second.because };
+      other = yield* tossOf(second, launch, pilot, scale);
+    }
+    return { ok: true, launch, own, changed: other, span: model.prepared.reference.span * scale };
+  } catch (error) {
+    if (error instanceof UnsteadyError) return { ok: false, because: NO_NUMBERS };
+    throw error;
+  }
+}

@@ -1,0 +1,73 @@
+import type { Spread } from '@/core/7-flight/toss/tossOften';
+import { useAppSelector } from '@/store/hooks';
+import { decimal } from '@/words/formatQuantity';
+import { useSize } from '../drawing/useSize';
+import { HiddenTable } from '../sheet/HiddenTable';
+import { Paper } from '../sheet/Paper';
+import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
+import { DEED_WORDS, far } from './tossWords';
+
+/** Where many throws of a hand come down, seen from above: a ring for what goes well, a cross for what does not. */
+export function LandingsPlot({ spread }: { readonly spread: Spread }) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const units = useAppSelector((state) => state.settings.units);
+  if (!spread.ok) return <p className="p-6">{spread.because}</p>;
+  const { landings, well } = spread;
+  const unit = units.length === 'in' ? 'ft' : 'm';
+  const format = (value: number) => far(value, units, 0).replace(/ \D+$/, '');
+  const aside = Math.max(1, ...landings.map(({ y }) => Math.abs(y))) * 1.1;
+  const ahead = Math.max(1, ...landings.map(({ x }) => x)) * 1.05;
+  const behind = Math.min(0, ...landings.map(({ x }) => x));
+  const box = { left: 62, top: 92, width: Math.max(80, width - 90), height: Math.max(60, height - 150) };
+  const x: Axis = { domain: [behind, ahead], name: `Ahead of the hand, ${unit}`, format, ticks: width < 480 ? 4 : 8 };
+  const y: Axis = {
+    domain: [aside, -aside],
+    name: `Left (up) and right, ${unit}`,
+    format: (value) => format(Math.abs(value)),
+    ticks: 5,
+  };
+  const { u, v } = scalesOf(box, x, y);
+  const counts = new Map<(typeof landings)[number]['outcome'], number>();
+  for (const { outcome } of landings) counts.set(outcome, (counts.get(outcome) ?? 0) + 1);
+  const rows = [...counts].toSorted((a, b) => b[1] - a[1]);
+  const words = rows.map(([outcome, count]) => `${DEED_WORDS[outcome]}: ${count}`).join(', ');
+  return (
+    <div className="h-full w-full overflow-hidden pt-8">
+      <Paper place={ref} width={width} height={height} role="img" name={`Where ${landings.length} throws come down`}>
+        <text x={box.left} y={20} fontSize={14} fontWeight={600} fill="var(--color-graphite)">
+          {decimal(100 * well, 0)} % of {landings.length} throws go well
+        </text>
+        <text x={box.left} y={38} fontSize={12} fill="var(--color-faint)">
+          {words}
+        </text>
+        <PlotFrame box={box} x={x} y={y}>
+          {landings.map(({ x: at, y: side, isWell }, index) =>
+            isWell ? (
+              <circle
+                key={index}
+                cx={u(at)}
+                cy={v(side)}
+                r={4}
+                fill="none"
+                stroke="var(--color-balance)"
+                strokeWidth={1.6}
+              />
+            ) : (
+              <path
+                key={index}
+                d={`M${u(at) - 4} ${v(side) - 4} l8 8 m0 -8 l-8 8`}
+                stroke="var(--color-stop)"
+                strokeWidth={1.6}
+              />
+            ),
+          )}
+        </PlotFrame>
+      </Paper>
+      <HiddenTable
+        caption="What the throws do"
+        columns={['What', 'How many']}
+        rows={rows.map(([outcome, count]) => [DEED_WORDS[outcome], String(count)])}
+      />
+    </div>
+  );
+}

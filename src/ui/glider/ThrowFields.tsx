@@ -1,0 +1,168 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { type PilotName, PILOTS } from '@/core/7-flight/pilots';
+import type { Change } from '@/core/7-flight/toss/virtualToss';
+import { stopGlider, tossItOften } from '@/store/glider';
+import { tossAsked } from '@/store/gliderSlice';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { decimal, formatValue } from '@/words/formatQuantity';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+import { DEED_WORDS, far } from './tossWords';
+
+const PILOT_WORDS: Readonly<Record<PilotName, string>> = {
+  handsOff: 'hands off',
+  pullUp: 'full nose up at once',
+  holdHeading: 'wings held level',
+  pullOut: 'pulled out of a dive',
+  flare: 'flared before the ground',
+};
+
+const CHANGES: readonly (readonly [Change['what'] | 'nothing', string])[] = [
+  ['nothing', 'nothing'],
+  ['balance', 'balance aft by'],
+  ['tail', 'tail nose up by'],
+  ['mass', 'more mass'],
+];
+const CHANGE_KINDS = { balance: 'length', tail: 'angle', mass: 'mass' } as const;
+/** What a change begins with: enough to see. */
+const FIRST = { balance: 5, tail: 0.5, mass: 50 } as const;
+
+/** A hand reaches no higher than a hill; arms throw no faster. */
+const LIMITS = { speed: [1, 40], path: [-60, 60], height: [0.1, 100], scale: [0.05, 2] } as const;
+
+const within = (what: keyof typeof LIMITS, value: number) => {
+  const [least, most] = LIMITS[what];
+  return value >= least && value <= most ? null : { path: '', message: `must lie between ${least} and ${most}` };
+};
+
+/** How it is thrown on the screen, one thing changed beside it, and many throws of a hand. */
+export function ThrowFields({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const { asked, tossed, progress, spread } = useAppSelector((state) => state.glider);
+  const ask = (part: Parameters<typeof tossAsked>[0]) => {
+    dispatch(tossAsked(part));
+    return null;
+  };
+  const result = tossed?.result;
+  const flights = result?.ok
+    ? ([
+        ['As drawn', result.own],
+        ['Changed', result.changed],
+      ] as const)
+    : [];
+  const { change } = asked;
+  const often = progress.often;
+  return (
+    <>
+      <Section title="The throw">
+        <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
+          <QuantityField
+            label="Scale"
+            kind="number"
+            digits={2}
+            value={asked.scale}
+            onCommit={(scale) => within('scale', scale) ?? ask({ scale })}
+          />
+          <QuantityField
+            label="Speed"
+            kind="speed"
+            value={asked.speed ?? undefined}
+            placeholder={result?.ok ? decimal(result.launch.speed, 1) : 'as an arm'}
+            onCommit={(speed) => within('speed', speed) ?? ask({ speed })}
+            onClear={() => ask({ speed: null })}
+          />
+          <QuantityField
+            label="Path, up"
+            kind="angle"
+            value={asked.path}
+            onCommit={(path) => within('path', path) ?? ask({ path })}
+          />
+          <QuantityField
+            label="Height of the hand (m)"
+            kind="number"
+            step={0.1}
+            digits={2}
+            value={asked.height}
+            onCommit={(height) => within('height', height) ?? ask({ height })}
+          />
+          <div className="col-span-2">
+            <SelectField
+              label="Then"
+              value={asked.pilot}
+              options={PILOTS.map((name) => [name, PILOT_WORDS[name]] as const)}
+              onChange={(pilot) => ask({ pilot })}
+            />
+          </div>
+          <SelectField
+            label="Beside it, changed"
+            value={change?.what ?? 'nothing'}
+            options={CHANGES}
+            onChange={(what) => ask({ change: what === 'nothing' ? null : { what, by: FIRST[what] } })}
+          />
+          {change && (
+            <QuantityField
+              label="By"
+              kind={CHANGE_KINDS[change.what]}
+              value={change.by}
+              onCommit={(by) =>
+                Math.abs(by) > 5000
+                  ? { path: '', message: 'must lie within 5000' }
+                  : ask({ change: { what: change.what, by } as Change })
+              }
+            />
+          )}
+        </div>
+        {flights.map(
+          ([label, flown]) =>
+            flown && (
+              <div key={label} className="mt-2">
+                <Fact label={result?.ok && result.changed ? label : 'It'}>{DEED_WORDS[flown.outcome]}</Fact>
+                <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
+                {flown.glideRatio !== null && (
+                  <Fact label="Distance over height lost">{decimal(flown.glideRatio, 1)}</Fact>
+                )}
+                {flown.sinkRate !== null && (
+                  <Fact label="Settled, sinks">{formatValue(flown.sinkRate, 'speed', units)}</Fact>
+                )}
+                {flown.settledSpeed !== null && (
+                  <Fact label="Settled, flies">{formatValue(flown.settledSpeed, 'speed', units)}</Fact>
+                )}
+              </div>
+            ),
+        )}
+        <p className="mt-1.5 text-label text-faint">
+          Every strip in its own air, through the stall; beyond it ±30 %, and never flown against. Throw over long
+          grass, nobody ahead, hand clear of propellers.
+        </p>
+      </Section>
+      <Section title="Many throws">
+        <div className="flex flex-wrap items-center gap-2">
+          {often ? (
+            <>
+              <Button onClick={() => dispatch(stopGlider('often'))}>Stop</Button>
+              <progress className="min-w-20 flex-1" aria-label="Throws flown" value={often.done} max={often.total} />
+            </>
+          ) : (
+            <Button onClick={() => void dispatch(tossItOften(design))}>Throw 200 times</Button>
+          )}
+        </div>
+        {spread?.result.ok && (
+          <div className="mt-1.5">
+            <Fact label="Go well">{decimal(100 * spread.result.well, 0)} %</Fact>
+            {spread.of !== design || spread.asked !== asked ? (
+              <p className="text-label text-faint">Thrown before the last change: throw again.</p>
+            ) : null}
+          </div>
+        )}
+        <p className="mt-1 text-label text-faint">
+          As a hand does it: speed ±8 %, path and nose ±2.5°, bank ±5°. It goes well without a stalled wing for three
+          seconds, down at less than two metres a second.
+        </p>
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+import type { Toss } from '@/core/7-flight/toss/settings';
+import type { Landing } from '@/core/7-flight/toss/tossOften';
+import { decimal, type DisplayUnits } from '@/words/formatQuantity';
+
+/** What a flight did. */
+export const DEED_WORDS: Readonly<Record<Landing['outcome'], string>> = {
+  settles: 'settles into a glide',
+  dives: 'dives',
+  balloons: 'balloons',
+  stalls: 'stalls',
+  spiralsLeft: 'spirals to the left',
+  spiralsRight: 'spirals to the right',
+  snaps: 'snaps over',
+  tumbles: 'tumbles',
+  other: 'does none of what has a name',
+};
+
+/** What people call a toss, gentlest first. */
+export const RESULT_WORDS: readonly (readonly [Toss['result'], string])[] = [
+  ['steadyGlide', 'glided'],
+  ['dived', 'dived'],
+  ['ballooned', 'ballooned'],
+  ['stalled', 'stalled'],
+  ['snapped', 'snapped over'],
+  ['turnedLeft', 'turned left'],
+  ['turnedRight', 'turned right'],
+  ['other', 'something else'],
+];
+
+const METRES_PER_FOOT = 0.3048;
+
+/** A distance over the field, in metres or in feet. */
+export const far = (metres: number, units: DisplayUnits, digits = 1): string =>
+  units.length === 'in' ? `${decimal(metres / METRES_PER_FOOT, digits)} ft` : `${decimal(metres, digits)} m`;
