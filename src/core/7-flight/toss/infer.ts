@@ -4,7 +4,7 @@ import { type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Errors } from './flyGlider';
 import { COLUMN, COLUMNS, type Glider } from './glider';
 import { type Observation, observationsOf } from './observations';
-import { type Outcomes, outcomesOf, type ShownOf } from './outcomes';
+import { type Outcomes, outcomesOf, ROUGHLY, type ShownOf } from './outcomes';
 import { type Belief, believe, type Fineness, type Grid, type Seen } from './belief';
 import { settingOf, type Toss } from './settings';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -110,7 +110,13 @@ export const believedAfter = (glider: Glider, tosses: readonly Toss[]): Belief =
 
 /** What a toss would show that has not been thrown, its distance and its time, as well as they will be told. */
 export function seenOf(glider: Glider, toss: Toss, belief: Belief): (at: Grid) => Seen {
-  const outcomes = outcomesFor(glider, toss);
+  const outcomes = outcomesOf(
+    glider,
+    settingOf(glider, toss),
+    priorOf(glider),
+    toss.launchSpeed !== undefined,
+    ROUGHLY,
+  );
   const expected = (shown: 'distance' | 'time') =>
     Math.max(0, belief.told(({ decalage, balance, warp }) => outcomes.at(decalage, balance, warp).base[shown]).value);
   const observations = observationsOf({ ...toss, distance: expected('distance'), time: expected('time') });

@@ -31,8 +31,17 @@ export const VARIED = ['drag', 'faster', 'slower', 'steeper', 'flatter'] as cons
 const ODD: ReadonlySet<(typeof SHOWN)[number]> = new Set(['sideways', 'turned']);
 
 /** Errors at which flights are flown, in standard deviations of their priors; between them outcomes are told from their neighbours. */
-const DECALAGES = Array.from({ length: 17 }, (_, index) => 0.45 * (index - 8));
-const BALANCES = Array.from({ length: 11 }, (_, index) => 0.64 * (index - 5));
+interface Places {
+  readonly decalages: readonly number[];
+  readonly balances: readonly number[];
+}
+
+const evenly = (most: number, steps: number): number[] =>
+  Array.from({ length: steps + 1 }, (_, index) => -most + (2 * most * index) / steps);
+
+/** Closely for what was tossed, and less so for what is only thought of. */
+export const CLOSELY: Places = { decalages: evenly(3.6, 16), balances: evenly(3.2, 10) };
+export const ROUGHLY: Places = { decalages: evenly(3.6, 8), balances: evenly(3.2, 6) };
 
 /** Outcomes of one kind of throw over errors of decalage and balance: what is shown by each of the flights, one after another. */
 export interface Outcomes {
@@ -53,14 +62,15 @@ export function outcomesOf(
   setting: TossSetting,
   prior: Readonly<Record<Unknown, number>>,
   isSpeedTold: boolean,
+  places: Places = CLOSELY,
 ): Outcomes {
-  const rows = DECALAGES.map((decalage) =>
-    BALANCES.map((balance) => rowAt(glider, setting, prior, isSpeedTold, [decalage, balance])),
+  const rows = places.decalages.map((decalage) =>
+    places.balances.map((balance) => rowAt(glider, setting, prior, isSpeedTold, [decalage, balance])),
   );
   const row = new Float64Array(WIDTH);
   return {
     at: (decalage, balance, warp) => {
-      read(rows, decalage, balance, row);
+      read(rows, places, decalage, balance, row);
       return showsAt(row, warp);
     },
   };
@@ -161,8 +171,14 @@ const cubicWeights = (s: number): number[] => [
   (-s * s + s ** 3) / 2,
 ];
 
-function read(rows: readonly (readonly Float64Array[])[], decalage: number, balance: number, out: Float64Array): void {
-  const [a, b] = [weightsAt(DECALAGES, decalage), weightsAt(BALANCES, balance)];
+function read(
+  rows: readonly (readonly Float64Array[])[],
+  { decalages, balances }: Places,
+  decalage: number,
+  balance: number,
+  out: Float64Array,
+): void {
+  const [a, b] = [weightsAt(decalages, decalage), weightsAt(balances, balance)];
   out.fill(0);
   for (let i = 0; i < 4; i++) {
     const column = rows[Math.min(rows.length - 1, Math.max(0, a.from + i))]!;
