@@ -36,6 +36,18 @@ describe.runIf(existsSync(BUILT))('flights on the command line', () => {
     if (launch === 'wheels') expect(samples['z']!.at(-1)!).toBeGreaterThan(1);
   });
 
+  test('wind against it takes distance, gusts change that, and a hill has its own', () => {
+    const distance = (...more: string[]) => flown('--speed', '12', '--height', '4', ...more).distance;
+    const [calm, windy, gusty] = [distance(), distance('--wind=-2'), distance('--wind=-2', '--gusts')];
+    expect(windy).not.toBe(calm);
+    expect(gusty).not.toBe(windy);
+    const { status, stderr } = spawnSync(process.execPath, [BUILT, DESIGN, '--launch', 'hill', '--wind', '3'], {
+      encoding: 'utf8',
+    });
+    expect(status).toBe(2);
+    expect(stderr).toMatch(/wind over a hill is its own/);
+  });
+
   test('refuses what it cannot do in a sentence, with status 2', () => {
     for (const [words, ...more] of [
       ['Give one design document'],

@@ -5,7 +5,9 @@ import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { readDesignText } from '@/core/2-document/readDesign';
 import { numbersOf } from '@/core/6-groups/solve';
+import { evenWind } from '@/core/7-flight/air';
 import { fly } from '@/core/7-flight/fly';
+import { gustyWind } from '@/core/7-flight/gusts';
 import { flyingModel } from '@/core/7-flight/flyingModel';
 import { LAUNCHES, launchingOf } from '@/core/7-flight/launches';
 import { PILOTS } from '@/core/7-flight/pilots';
@@ -23,6 +25,8 @@ radians; x is ahead of the launch point, y to the right of it, z height.
   --speed V         over ground [m/s]; without it what that launch usually gives
   --path DEG        of the path against the horizon, up positive
   --height H        of the balance point above the ground [m]
+  --wind W          mean wind against the launch [m/s] (default 0)
+  --gusts           it gusts as wind does near the ground (Dryden)
   --pilot P         ${PILOTS.join(', ')} (default handsOff)
   --throttle T      0 to 1; without it no power, on wheels full
   --seconds T       at most so long (default 30)
@@ -44,6 +48,8 @@ function readArguments() {
         speed: { type: 'string' },
         path: { type: 'string' },
         height: { type: 'string' },
+        wind: { type: 'string' },
+        gusts: { type: 'boolean', default: false },
         pilot: { type: 'string', default: 'handsOff' },
         throttle: { type: 'string' },
         seconds: { type: 'string', default: '30' },
@@ -88,12 +94,17 @@ function main(): void {
   const thrust = isPowered ? thrustOf(model.prepared, throttle ?? 1) : undefined;
   if (thrust && 'because' in thrust) return refuse([`${file}: ${thrust.because}`]);
   const { launch } = usual;
+  const wind = values.wind === undefined ? 0 : numberOf('wind', values.wind, -20, 20);
+  if (wind !== 0 && usual.air)
+    return refuse(['--wind with --launch hill: the wind over a hill is its own. Leave one of them out.']);
   const given = {
     ...launch,
     speed: values.speed === undefined ? launch.speed * Math.sqrt(scale) : numberOf('speed', values.speed, 0.1, 60),
     path: values.path === undefined ? launch.path : radiansFromDegrees(numberOf('path', values.path, -90, 90)),
     height: values.height === undefined ? launch.height : numberOf('height', values.height, 0.1, 1000),
   };
+  const blowing = values.gusts ? gustyWind(wind, given.height) : evenWind(wind);
+  const air = usual.air ?? (wind === 0 ? undefined : blowing);
   try {
     const { samples, events, ...outcome } = finish(
       fly(
@@ -103,7 +114,7 @@ function main(): void {
           pilot,
           longest: seconds,
           ...(thrust ? { thrust } : {}),
-          ...(usual.air ? { air: usual.air } : {}),
+          ...(air ? { air } : {}),
           ...(usual.terrain ? { terrain: usual.terrain } : {}),
         },
         scale,

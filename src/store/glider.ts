@@ -6,6 +6,7 @@ import {
   gliderStarted,
   type GliderWork,
   gliderWentOn,
+  scalesCompared,
   type TossAsked,
   tossesTold,
   throwsFlown,
@@ -13,7 +14,7 @@ import {
 } from './gliderSlice';
 import type { AppThunk } from './reduxStore';
 
-const JOBS = { toss: 'toss', often: 'tossOften', tell: 'inferTosses' } as const;
+const JOBS = { toss: 'toss', often: 'tossOften', tell: 'inferTosses', scales: 'compareScales' } as const;
 
 /** Ends what goes on, because someone said so or nobody looks at it any more. */
 export const stopGlider =
@@ -65,3 +66,7 @@ export const tossItOften =
 /** What logged tosses of one size tell. */
 export const hearTosses = (design: Design, scale: number, tosses: readonly Toss[]): AppThunk<Promise<void>> =>
   doing('tell', { design, scale, tosses }, (result) => tossesTold({ of: design, by: tosses, result }));
+
+/** How it glides at full size and at a scale. */
+export const compareScales = (design: Design, scale: number): AppThunk<Promise<void>> =>
+  doing('scales', { design, scale }, (result) => scalesCompared({ of: design, scale, result }));

@@ -6,7 +6,7 @@ import type { PilotName } from '@/core/7-flight/pilots';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import type { Spread } from '@/core/7-flight/toss/tossOften';
 import type { Change, Tossed } from '@/core/7-flight/toss/virtualToss';
-import type { TossesTell } from '@/workers/contract';
+import type { ScalesCompared, TossesTell } from '@/workers/contract';
 
 /** How the glider is thrown on the screen. */
 export interface TossAsked {
@@ -16,11 +16,14 @@ export interface TossAsked {
   readonly path: Degrees;
   readonly height: Metres;
   readonly pilot: PilotName;
+  /** Against the throw. */
+  readonly wind: MetresPerSecond;
+  readonly isGusty: boolean;
   readonly change: Change | null;
 }
 
 /** What goes on in the worker, one after another. */
-export type GliderWork = 'toss' | 'often' | 'tell';
+export type GliderWork = 'toss' | 'often' | 'tell' | 'scales';
 
 export interface GliderState {
   readonly asked: TossAsked;
@@ -28,19 +31,21 @@ export interface GliderState {
   readonly tossed: { readonly of: Design; readonly asked: TossAsked; readonly result: Tossed } | null;
   readonly spread: { readonly of: Design; readonly asked: TossAsked; readonly result: Spread } | null;
   readonly told: { readonly of: Design; readonly by: readonly Toss[]; readonly result: TossesTell } | null;
+  readonly scales: { readonly of: Design; readonly scale: number; readonly result: ScalesCompared } | null;
   readonly failure: string | null;
   /** Counts the requests of each kind, so that a late answer of an older one is not shown. */
   readonly runs: Readonly<Record<GliderWork, number>>;
 }
 
 const initialState: GliderState = {
-  asked: { scale: 1, speed: null, path: 0, height: 1.8, pilot: 'handsOff', change: null },
-  progress: { toss: null, often: null, tell: null },
+  asked: { scale: 1, speed: null, path: 0, height: 1.8, pilot: 'handsOff', wind: 0, isGusty: false, change: null },
+  progress: { toss: null, often: null, tell: null, scales: null },
   tossed: null,
   spread: null,
   told: null,
+  scales: null,
   failure: null,
-  runs: { toss: 0, often: 0, tell: 0 },
+  runs: { toss: 0, often: 0, tell: 0, scales: 0 },
 };
 
 const without = (state: GliderState, work: GliderWork): GliderState['progress'] => ({
@@ -81,6 +86,11 @@ export const gliderSlice = createSlice({
       progress: without(state, 'tell'),
       told: payload,
     }),
+    scalesCompared: (state, { payload }: PayloadAction<NonNullable<GliderState['scales']>>) => ({
+      ...state,
+      progress: without(state, 'scales'),
+      scales: payload,
+    }),
     gliderFailed: (state, { payload }: PayloadAction<{ work: GliderWork; message: string | null }>) => ({
       ...state,
       progress: without(state, payload.work),
@@ -90,5 +100,13 @@ export const gliderSlice = createSlice({
   },
 });
 
-export const { tossAsked, gliderStarted, gliderWentOn, tossFlown, throwsFlown, tossesTold, gliderFailed } =
-  gliderSlice.actions;
+export const {
+  tossAsked,
+  gliderStarted,
+  gliderWentOn,
+  tossFlown,
+  throwsFlown,
+  tossesTold,
+  scalesCompared,
+  gliderFailed,
+} = gliderSlice.actions;

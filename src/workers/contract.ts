@@ -5,6 +5,7 @@ import type { Layout, LayoutOptions } from '@/core/4-parts/layout';
 import type { CutList } from '@/core/4-parts/part';
 import type { Metres } from '@/core/1-base/units/convert';
 import type { Correction } from '@/core/7-flight/toss/correction';
+import type { Glide } from '@/core/7-flight/toss/glideOf';
 import type { Inferred } from '@/core/7-flight/toss/infer';
 import type { NextToss } from '@/core/7-flight/toss/nextToss';
 import type { Toss } from '@/core/7-flight/toss/settings';
@@ -31,6 +32,8 @@ export interface Jobs {
   toss: { input: VirtualToss; output: Tossed };
   tossOften: { input: Omit<VirtualToss, 'change'>; output: Spread };
   inferTosses: { input: InferInput; output: TossesTell };
+  /** How it glides at full size and at a scale, each at its own Reynolds numbers. */
+  compareScales: { input: { readonly design: Design; readonly scale: number }; output: ScalesCompared };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
@@ -57,6 +60,10 @@ export type TossesTell =
       readonly next: NextToss | null;
       readonly chord: Metres;
     }
+  | { readonly ok: false; readonly because: string };
+
+export type ScalesCompared =
+  | { readonly ok: true; readonly large: Glide; readonly small: Glide }
   | { readonly ok: false; readonly because: string };
 
 export interface LaidOut {

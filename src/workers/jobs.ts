@@ -2,6 +2,7 @@ import { analyse, findingsStepwise } from '@/core/analyse';
 import { cutListOf } from '@/core/4-parts/cutList';
 import { layOut } from '@/core/4-parts/layout';
 import { correctionFor } from '@/core/7-flight/toss/correction';
+import { glideOf } from '@/core/7-flight/toss/glideOf';
 import { gliderOf } from '@/core/7-flight/toss/glider';
 import { infer } from '@/core/7-flight/toss/infer';
 import { nextTosses } from '@/core/7-flight/toss/nextToss';
@@ -63,6 +64,14 @@ export const WORK: Workers = {
       next: isClear && tosses.length > 0 ? ((yield* nextTosses(glider, tosses))[0] ?? null) : null,
       chord: glider.chord * scale,
     };
+  },
+  *compareScales({ design, scale }) {
+    const large = gliderOf(design);
+    yield { done: 1, total: 2 };
+    const small = gliderOf(design, scale);
+    if ('because' in large) return { ok: false, because: large.because };
+    if ('because' in small) return { ok: false, because: small.because };
+    return { ok: true, large: glideOf(large), small: glideOf(small) };
   },
   *chooseDrive(input) {
     return yield* chooseDrive(input);

@@ -1,5 +1,5 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
-import { areaOfPart, boundsOfPart, isInside, type PartOutline } from '@/core/3-shape/outline/partOutline';
+import { areaOfPart, boundsOfPart, insideOf, type PartOutline } from '@/core/3-shape/outline/partOutline';
 import { circle, type Path, type Point, rectangle, reversed } from '@/core/3-shape/outline/path';
 import type { CutPart, PartKind } from './part';
 import { anticlockwise, roomWithin, strip } from './polygons';
@@ -10,6 +10,8 @@ const LIGHTENED: ReadonlySet<PartKind> = new Set(['plate', 'skin', 'rib']);
 const RADII = [45, 35, 27, 21, 16, 12, 9, 7, 5.5, 4] as const;
 /** Board that stays round every hole and beside what is scored, bent, let in or written [mm]. */
 const WEB: Millimetres = 6;
+/** More holes than that in one part nobody cuts. */
+const MOST_HOLES = 400;
 /** Letters are about half as wide as they are tall. */
 const LETTER = 0.55;
 
@@ -44,8 +46,11 @@ function holesFor(outline: PartOutline, wanted: number): Path[] {
       .filter(({ turn }) => turn === 0)
       .map(({ words, at: [x, y], height }) => rectangle(x, y, x + LETTER * height * words.length, y + height)),
   ];
+  // So small that more would be needed than anyone cuts they are not tried.
+  const least = Math.sqrt(Math.abs(areaOfPart(outline)) / MOST_HOLES) / 2 - WEB / 2;
+  const radii = RADII.filter((radius) => radius >= least);
   let best: { readonly middles: readonly Point[]; readonly radius: Millimetres; readonly area: number } | null = null;
-  for (const radius of RADII) {
+  for (const radius of radii.length > 0 ? radii : [least]) {
     const middles = middlesOf(outline, obstacles, radius);
     const area = middles.length * Math.PI * radius ** 2;
     if (!best || area > best.area) best = { middles, radius, area };
@@ -60,6 +65,7 @@ function holesFor(outline: PartOutline, wanted: number): Path[] {
 function middlesOf(outline: PartOutline, obstacles: readonly Path[], radius: Millimetres): Point[] {
   const room = roomWithin(outline.edge, obstacles, radius + WEB);
   if (room.length === 0) return [];
+  const within = room.map(insideOf);
   const { left, right, bottom, top } = boundsOfPart(outline);
   const pitch = 2 * radius + WEB;
   const rise = (pitch * Math.sqrt(3)) / 2;
@@ -72,6 +78,6 @@ function middlesOf(outline: PartOutline, obstacles: readonly Path[], radius: Mil
     return Array.from({ length: columns }, (_, column): Point => [
       left + shift + radius + WEB + column * pitch,
       middle + row * rise,
-    ]).filter((at) => room.filter((path) => isInside(at, path)).length % 2 === 1);
+    ]).filter((at) => within.filter((isIn) => isIn(at)).length % 2 === 1);
   });
 }

@@ -11,7 +11,7 @@ export function GliderStage({ design }: { readonly design: Design }) {
       <ThrowFields design={design} />
       <TossLog />
       <WhatTossesTell design={design} />
-      <SmallGlider />
+      <SmallGlider design={design} />
     </>
   );
 }

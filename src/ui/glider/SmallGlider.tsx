@@ -1,11 +1,19 @@
+import type { Design } from '@/core/2-document/schema/design';
+import type { Glide } from '@/core/7-flight/toss/glideOf';
 import { similar } from '@/core/7-flight/toss/similar';
-import { useAppSelector } from '@/store/hooks';
+import { compareScales } from '@/store/glider';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { planScaleSet } from '@/store/plansSlice';
 import { decimal, formatValue } from '@/words/formatQuantity';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { Button } from '../shell/buttons';
+import { useGoTo } from '../stages/useGoTo';
 
 /** What a small one of the scale of the throw has to weigh to fly alike, and what the same board makes of it. */
-export function SmallGlider() {
+export function SmallGlider({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { stage } = useGoTo();
   const scale = useAppSelector((state) => state.glider.asked.scale);
   const analysis = useAppSelector((state) => state.analysis.current);
   const units = useAppSelector((state) => state.settings.units);
@@ -44,9 +52,73 @@ export function SmallGlider() {
           : `Thinner board, or a larger one: as it is it flies ${decimal(
               100 * (Math.sqrt(small.boardMass / small.mass) - 1),
               0,
-            )} % faster than alike.`}{' '}
-        Stall and glide of the throw above are those of its own Reynolds number.
+            )} % faster than alike.`}
       </p>
+      <SideBySide design={design} scale={scale} />
+      <Button
+        className="mt-2"
+        onClick={() => {
+          dispatch(planScaleSet(scale));
+          stage('plans');
+        }}
+      >
+        Cut it at this scale
+      </Button>
     </Section>
+  );
+}
+
+/** What the low Reynolds number spoils, large and small beside one another. */
+function SideBySide({ design, scale }: { readonly design: Design; readonly scale: number }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const { scales, progress } = useAppSelector((state) => state.glider);
+  const isThere = scales?.of === design && scales.scale === scale;
+  if (!isThere)
+    return progress.scales ? (
+      <p className="mt-2 text-label text-faint">Looking at both…</p>
+    ) : (
+      <Button className="mt-2" onClick={() => void dispatch(compareScales(design, scale))}>
+        Glide of both
+      </Button>
+    );
+  const { result } = scales;
+  if (!result.ok) return <p className="mt-2 text-read">{result.because}</p>;
+  const speed = (value: number) => formatValue(value, 'speed', units);
+  const rows: readonly (readonly [string, (glide: Glide) => string])[] = [
+    ['Most lift', ({ mostLift }) => decimal(mostLift, 2)],
+    ['Stalls at', ({ stallSpeed }) => speed(stallSpeed)],
+    ['Best glide', ({ bestRatio }) => decimal(bestRatio, 1)],
+    ['At', ({ bestSpeed }) => speed(bestSpeed)],
+    ['Sinks at least', ({ leastSink }) => `${decimal(leastSink, 2)} m/s`],
+  ];
+  return (
+    <table className="mt-2 w-full text-label">
+      <caption className="sr-only">Glide of the large and of the small one, each at its own Reynolds numbers</caption>
+      <thead>
+        <tr className="text-faint">
+          <th scope="col" className="text-left font-normal">
+            Without power
+          </th>
+          <th scope="col" className="text-right font-normal">
+            large
+          </th>
+          <th scope="col" className="text-right font-normal">
+            small
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, of]) => (
+          <tr key={name} className="border-t border-soft">
+            <th scope="row" className="py-1 text-left font-normal">
+              {name}
+            </th>
+            <td className="text-right">{of(result.large)}</td>
+            <td className="text-right">{of(result.small)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

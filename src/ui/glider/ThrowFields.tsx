@@ -5,6 +5,7 @@ import { stopGlider, tossItOften } from '@/store/glider';
 import { tossAsked } from '@/store/gliderSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal, formatValue } from '@/words/formatQuantity';
+import { CheckField } from '../fields/CheckField';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
@@ -31,7 +32,7 @@ const CHANGE_KINDS = { balance: 'length', tail: 'angle', mass: 'mass' } as const
 const FIRST = { balance: 5, tail: 0.5, mass: 50 } as const;
 
 /** A hand reaches no higher than a hill; arms throw no faster. */
-const LIMITS = { speed: [1, 40], path: [-60, 60], height: [0.1, 100], scale: [0.05, 2] } as const;
+const LIMITS = { speed: [1, 40], path: [-60, 60], height: [0.1, 100], scale: [0.05, 2], wind: [-10, 15] } as const;
 
 const within = (what: keyof typeof LIMITS, value: number) => {
   const [least, most] = LIMITS[what];
@@ -89,6 +90,17 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             value={asked.height}
             onCommit={(height) => within('height', height) ?? ask({ height })}
           />
+          <QuantityField
+            label="Wind against it"
+            kind="speed"
+            value={asked.wind}
+            onCommit={(wind) => within('wind', wind) ?? ask({ wind })}
+          />
+          <div className="self-end pb-1.5">
+            <CheckField checked={asked.isGusty} onChange={(isGusty) => ask({ isGusty })}>
+              It gusts
+            </CheckField>
+          </div>
           <div className="col-span-2">
             <SelectField
               label="Then"

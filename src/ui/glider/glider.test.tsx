@@ -73,6 +73,15 @@ test('a throw asks for what an arm and a field can do, and changes one thing bes
   expect(small.textContent).toMatch(/Flies alike at a mass of/);
   expect(small.textContent).toMatch(/71 %/);
   expect(small.textContent).toMatch(/Ballast at the balance point|Too heavy by/);
+  await hand.click(within(small).getByRole('button', { name: 'Glide of both' }));
+  const both = await within(small).findByRole('table', { name: /Glide of the large and of the small one/ });
+  const [, lift] = within(both).getAllByRole('row');
+  const [large, little] = within(lift!)
+    .getAllByRole('cell')
+    .map(({ textContent }) => Number(textContent));
+  expect(little).toBeLessThanOrEqual(large!);
+  await hand.click(within(small).getByRole('button', { name: 'Cut it at this scale' }));
+  expect(session.store.getState().plans.scale).toBe(0.5);
 });
 
 test('one press logs a toss; numbers are typed after it; what is on the glider stays for the next; out and back', async () => {

@@ -68,9 +68,10 @@ export function outlineFaults({ name, edge, holes, lines }: PartOutline): string
     else if (crossesItself(path)) faults.push(`${what} of ${name} crosses itself.`);
   };
   check(edge, 'The edge', 1);
+  const isWithin = insideOf(edge);
   holes.forEach((hole, index) => {
     check(hole, `Hole ${index + 1}`, -1);
-    if (faults.length === 0 && !flattened(hole, FINE).every((point) => isInside(point, edge)))
+    if (faults.length === 0 && !flattened(hole, FINE).every(isWithin))
       faults.push(`Hole ${index + 1} of ${name} lies outside its edge.`);
   });
   lines.forEach(({ kind, path }) => {
@@ -98,9 +99,17 @@ function crossesItself(path: Path): boolean {
 }
 
 /** Whether a point lies within a closed path: an odd number of sides to its right. */
-export function isInside([x, y]: Point, path: Path): boolean {
-  return sidesOf(path).reduce((inside, [[ax, ay], [bx, by]]) => {
-    const spans = ay > y !== by > y;
-    return spans && x < ax + ((y - ay) * (bx - ax)) / (by - ay) ? !inside : inside;
-  }, false);
+export const isInside = (point: Point, path: Path): boolean => insideOf(path)(point);
+
+/** The same for many points: its sides are worked out once. */
+export function insideOf(path: Path): (point: Point) => boolean {
+  const sides = sidesOf(path);
+  return ([x, y]) => {
+    let inside = false;
+    for (const [[ax, ay], [bx, by]] of sides) {
+      if (ay > y === by > y) continue;
+      if (x < ax + ((y - ay) * (bx - ax)) / (by - ay)) inside = !inside;
+    }
+    return inside;
+  };
 }

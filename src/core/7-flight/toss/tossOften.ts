@@ -8,7 +8,7 @@ import { sigmasOf } from './belief';
 import { flyGlider } from './flyGlider';
 import { type Glider, gliderOf } from './glider';
 import { likeMass } from './settings';
-import { readied, tossOf, type VirtualToss } from './virtualToss';
+import { airOf, readied, tossOf, type VirtualToss } from './virtualToss';
 
 /** Where one of many throws came down, what it did, and whether that is well. */
 export interface Landing {
@@ -40,6 +40,8 @@ const THROWS = 200;
 const ROOT = 1.1127756842787055;
 /** A step may be off by that much: many are looked at, none closely. */
 const COARSELY = 1e-4;
+/** From one throw to the next other gusts blow: parts of the golden section never come round. */
+const GOLDEN = 0.6180339887498949;
 const STALL_FREE = 3;
 const SOFT = 2;
 
@@ -54,7 +56,7 @@ export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): 
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
   const { model, launch } = ready;
-  const made = toss.pilot === 'handsOff' ? gliderOf(toss.design, toss.scale) : null;
+  const made = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) ? gliderOf(toss.design, toss.scale) : null;
   const glider = made && !('because' in made) ? made : null;
   const landings: Landing[] = [];
   for (let index = 0; index < throws; index++) {
@@ -70,15 +72,20 @@ export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): 
       rollRate: HAND.rate * rollRate,
       pitchRate: HAND.rate * pitchRate,
     };
-    landings.push((glider && clearLanding(glider, likeMass(glider), thrown)) ?? landingOf(model, toss, thrown));
+    landings.push(
+      (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ?? landingOf(model, toss, thrown, index * GOLDEN),
+    );
     yield { done: index + 1, total: throws };
   }
   return { ok: true, landings, well: landings.filter(({ isWell }) => isWell).length / landings.length };
 }
 
-function landingOf(model: FlyingModel, { pilot, scale }: Omit<VirtualToss, 'change'>, launch: Throw): Landing {
+function landingOf(model: FlyingModel, toss: Omit<VirtualToss, 'change'>, launch: Throw, seed: number): Landing {
+  const { pilot, scale } = toss;
   try {
-    const { samples, events, outcome } = finish(tossOf(model, launch, pilot, scale, COARSELY));
+    const { samples, events, outcome } = finish(
+      tossOf(model, { launch, pilot, scale, air: airOf(toss, seed), relative: COARSELY }),
+    );
     const last = samples.t.length - 1;
     const sink = -samples.speed[last]! * Math.sin(samples.path[last]!);
     const isStalled = events.some(({ name, t }) => name === 'stall' && t < STALL_FREE);
@@ -103,17 +110,17 @@ const DIVES = radiansFromDegrees(-20);
 const TURNS = radiansFromDegrees(75);
 
 /** A throw that stays clear of the stall, by the tables of the glider, which fly it alike; null for one that does not. */
-function clearLanding(glider: Glider, mass: number, launch: Throw): Landing | null {
+function clearLanding(glider: Glider, wind: number, launch: Throw): Landing | null {
   const shows = flyGlider(
     glider,
     {
-      mass,
+      mass: likeMass(glider),
       balance: 0,
       shim: 0,
       speed: launch.speed,
       path: launch.path,
       height: launch.height,
-      wind: 0,
+      wind,
       hand: {
         alpha: launch.alphaError ?? 0,
         roll: launch.roll ?? 0,

@@ -2,6 +2,9 @@ import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
+import { numbersOf } from '@/core/6-groups/solve';
+import { type Glider, gliderOf } from './glider';
+import { glideOf } from './glideOf';
 import { similar } from './similar';
 import { tossOften } from './tossOften';
 import { tossVirtually } from './virtualToss';
@@ -35,6 +38,28 @@ test('what weighs nothing says so', () => {
   const empty = { ...design, massItems: [], bodies: [], surfaces: [] };
   const result = finish(tossVirtually({ ...toss, design: empty }));
   expect(result).toMatchObject({ ok: false, because: expect.stringMatching(/no wing/i) as string });
+});
+
+test('wind against the throw takes the distance that it blows; gusts move it off that, the same ones alike', () => {
+  const calm = flown({ speed: 6.5 }).own;
+  const steady = flown({ speed: 4.5, wind: 2 }).own;
+  expectWithin(steady.distance, calm.distance - 2 * calm.samples.t.at(-1)!, 0.05);
+  const [gusty, again] = [flown({ speed: 4.5, wind: 2, isGusty: true }), flown({ speed: 4.5, wind: 2, isGusty: true })];
+  expect(gusty.own.distance).toBe(again.own.distance);
+  expect(Math.abs(gusty.own.distance - steady.distance)).toBeGreaterThan(0.05);
+});
+
+test('at a quarter of the size it stalls at more than half the speed and glides worse: its Reynolds numbers spoil it', () => {
+  const [large, small] = [1, 0.25].map((scale) => glideOf(gliderOf(design, scale) as Glider));
+  expect(small!.mostLift).toBeLessThan(large!.mostLift);
+  expect(small!.stallSpeed).toBeGreaterThan(0.5 * large!.stallSpeed);
+  expect(small!.bestRatio).toBeLessThan(large!.bestRatio);
+  const { stall } = numbersOf(design).speeds;
+  // The stall of the numbers is that of the first strip, this one of a quarter of the wing.
+  expectWithin(large!.stallSpeed, stall!, 0.15);
+  // Sinking is never less than the speed over the best glide there is.
+  expect(large!.leastSink).toBeGreaterThan(large!.stallSpeed / large!.bestRatio / 1.2);
+  expect(large!.leastSink).toBeLessThan(large!.bestSpeed / large!.bestRatio + 1e-9);
 });
 
 test('two hundred throws of a hand scatter on both sides; a steady glider goes well more often than one that balances far aft', () => {

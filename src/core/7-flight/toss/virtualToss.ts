@@ -12,7 +12,9 @@ import {
 } from '@/core/1-base/units/convert';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
+import { type AirField, evenWind } from '../air';
 import { fly, type Flown } from '../fly';
+import { gustyWind } from '../gusts';
 import type { Throw } from '../flightRecord';
 import { type FlyingModel, flyingModel } from '../flyingModel';
 import { launchingOf } from '../launches';
@@ -33,6 +35,9 @@ export interface VirtualToss {
   readonly path: Degrees;
   readonly height: Metres;
   readonly pilot: PilotName;
+  /** Mean wind against the throw, and whether it gusts as it does near the ground. */
+  readonly wind?: MetresPerSecond;
+  readonly isGusty?: boolean;
   readonly change: Change | null;
 }
 
@@ -83,9 +88,27 @@ export function changed(design: Design, { mass, balance }: { mass: number; balan
   };
 }
 
+/** The air of a toss; none where it is still. @param seed which gusts blow */
+export function airOf(
+  { wind = 0, isGusty = false, height }: Omit<VirtualToss, 'change'>,
+  seed = 0,
+): AirField | undefined {
+  return wind === 0 ? undefined : isGusty ? gustyWind(wind, height, seed) : evenWind(wind);
+}
+
+interface Tossing {
+  readonly launch: Throw;
+  readonly pilot: PilotName;
+  readonly scale: number;
+  readonly air?: AirField | undefined;
+  /** How far a step may be off; as finely as anyone sees without. */
+  readonly relative?: number;
+}
+
 /** Flies one toss, strip by strip. */
-export function* tossOf(model: FlyingModel, launch: Throw, pilot: PilotName, scale: number, relative?: number) {
-  return yield* fly(model, { launch, pilot, longest: LONGEST, ...(relative ? { relative } : {}) }, scale);
+export function* tossOf(model: FlyingModel, { launch, pilot, scale, air, relative }: Tossing): Steps<Flown> {
+  const plan = { launch, pilot, longest: LONGEST, ...(air ? { air } : {}), ...(relative ? { relative } : {}) };
+  return yield* fly(model, plan, scale);
 }
 
 /** Model and throw; the reason where there is none. */
@@ -106,13 +129,14 @@ export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
   if ('because' in ready) return { ok: false, because: ready.because };
   const { model, launch } = ready;
   try {
-    const own = yield* tossOf(model, launch, pilot, scale);
+    const tossing = { launch, pilot, scale, air: airOf(toss) };
+    const own = yield* tossOf(model, tossing);
     let other: Flown | null = null;
     if (change) {
       const drawnOtherwise = changed(design, { mass: model.body.mass, balance: model.prepared.about[0] }, change);
       const second = flyingModel(drawnOtherwise, { scale });
       if ('because' in second) return { ok: false, because: second.because };
-      other = yield* tossOf(second, launch, pilot, scale);
+      other = yield* tossOf(second, tossing);
     }
     return { ok: true, launch, own, changed: other, span: model.prepared.reference.span * scale };
   } catch (error) {
