@@ -9,6 +9,7 @@ import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { flattened, type Path } from '@/core/3-shape/outline/path';
 import type { Surface } from '@/core/2-document/schema/surface';
+import { allowancesOf } from './allowances';
 import { flatPieces } from './facets';
 import { bodyParts } from './kinds/body/body';
 import { braceParts } from './kinds/joint';
@@ -100,7 +101,12 @@ export function surfaceBoardMasses({ materials }: Design, surface: Surface): rea
   if (before?.materials === materials) return before.masses;
   const sheet = materials.find(({ id }) => id === surface.construction?.material);
   const parts = sheet
-    ? [...sparParts(surface).parts, ...spacerParts(surface), ...closingRibs(surface), ...braceParts(surface)]
+    ? [
+        ...sparParts(surface).parts,
+        ...spacerParts(surface, allowancesOf(sheet).slot),
+        ...closingRibs(surface),
+        ...braceParts(surface),
+      ]
     : [];
   const masses = massesOf(parts, sheet?.arealDensity ?? 0, false);
   knownSurfaces.set(surface, { materials, masses });

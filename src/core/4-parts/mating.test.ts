@@ -1,13 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import type { Design } from '@/core/2-document/schema/design';
+import type { SectionOf } from '@/core/2-document/schema/section';
 import { flattened, type Path, type Point } from '@/core/3-shape/outline/path';
+import { contourOf } from '@/core/3-shape/section/contour';
 import { allowancesOf } from './allowances';
 import { cutListOf } from './cutList';
 import type { Place3 } from './develop';
+import { flatPieces } from './facets';
 import { passingAt } from './kinds/sectionAtWall';
+import { axesAt, onSection } from './kinds/surfaceSeat';
 import type { CutPart } from './part';
-import { placeIn } from './seat';
+import { placeIn, placeOnFacet } from './seat';
 
 /*
  * Parts put together in space, each by its own outline and seat, and looked at
@@ -125,7 +129,7 @@ describe.each(DEMO_NAMES)('%s put together', (name) => {
     expect(parts.every(({ seat }) => seat === undefined || seat.length > 0)).toBe(true);
     for (const surface of design.surfaces) {
       const spars = parts.filter(({ owner, kind }) => owner === surface.id && kind === 'spar');
-      for (const spar of spars) {
+      for (const spar of spars.filter(({ seat }) => seat!.length === 1)) {
         const [inner, outer, top] = cornersOf(spar) as [Place3, Place3, Place3, Place3];
         const panel = Number(spar.id.split('-').at(-1)) - 1;
         const ends = surface.stations.slice(panel, panel + 2);
@@ -141,6 +145,59 @@ describe.each(DEMO_NAMES)('%s put together', (name) => {
       }
     }
   });
+});
+
+describe('what stands between the skins of a fold', () => {
+  const { design, parts } = together('atoll-freighter');
+  const wing = design.surfaces.find(({ id }) => id === 'wing')!;
+  const { boardThickness: board } = wing.stations[0]!.section as SectionOf<'foldedOverSpar'>;
+  const contour = (distance: number): Place3[] => {
+    const next = wing.stations.findIndex((station, index) => index > 0 && station.distanceFromRoot >= distance - 1e-6);
+    const [a, b] = [wing.stations[next - 1]!, wing.stations[next]!];
+    const share = (distance - a.distanceFromRoot) / (b.distanceFromRoot - a.distanceFromRoot);
+    const at = ({ section, chord, distanceFromRoot: y }: typeof a, panel: number): Place3[] => {
+      const { x, upper, lower } = contourOf(section, chord);
+      const axes = axesAt(wing, y, panel);
+      return (['upper', 'lower'] as const).flatMap((face) =>
+        Array.from(x, (place, index) => onSection(axes, place * chord, { upper, lower }[face][index]! * chord)),
+      );
+    };
+    const [inner, outer] = [at(a, next - 1), at(b, next - 1)];
+    return inner.map((point, index) => {
+      const to = outer[index]!;
+      return [0, 1, 2].map((axis) => point[axis]! + (to[axis]! - point[axis]!) * share) as unknown as Place3;
+    });
+  };
+
+  test('webs of a folded spar and spacers are a board away from the outside of both skins, where they come nearest', () => {
+    const channels = parts.filter(({ owner, kind, seat }) => owner === 'wing' && kind === 'spar' && seat!.length > 1);
+    const spacers = parts.filter(({ kind }) => kind === 'spacer');
+    expect(channels.length).toBeGreaterThan(0);
+    expect(spacers.length).toBeGreaterThan(2);
+    for (const part of [...channels, ...spacers]) {
+      const corners = flatPieces(part.outline, part.seat!).flatMap(({ facet, edge }) =>
+        flattened(edge, 0.05).map((point) => placeOnFacet(facet, point)),
+      );
+      // Slices of the wing about the corner: it leans with the dihedral.
+      const gaps = corners.map((corner) => {
+        const about = [-3, -2, -1, 0, 1, 2, 3].map((off) => Math.max(0, distanceOf(corner) + off));
+        const skin = about.flatMap((distance) => contour(Math.min(wing.stations.at(-1)!.distanceFromRoot, distance)));
+        return Math.min(...skin.map((point) => Math.hypot(...point.map((place, axis) => place - corner[axis]!))));
+      });
+      expect(Math.abs(Math.min(...gaps) - board), part.name).toBeLessThan(0.15);
+    }
+  });
+
+  /** From the root along the wing to a corner, by its place across: panels in turn. */
+  const distanceOf = ([, y]: Place3): number => {
+    const [a, b, c] = wing.stations.map(
+      ({ distanceFromRoot }, panel) => axesAt(wing, distanceFromRoot, Math.max(0, panel - 1)).nose[1],
+    );
+    const ends = wing.stations.map(({ distanceFromRoot }) => distanceFromRoot);
+    const within = (from: number, to: number, low: number, high: number) =>
+      low + ((y - from) / (to - from)) * (high - low);
+    return y <= b! ? within(a!, b!, ends[0]!, ends[1]!) : within(b!, c!, ends[1]!, ends[2]!);
+  };
 });
 
 /** How much the half width changes at most along a body. */

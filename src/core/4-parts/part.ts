@@ -54,6 +54,13 @@ export interface CutPart {
   readonly notes: readonly Words[];
 }
 
+/** How far from the middle a part stands to be the right one of two alike [mm]. */
+const OFF_MIDDLE = 1;
+
+/** Whether another one sits on the left, across the plane of symmetry. */
+export const hasOtherSide = ({ count, mirrored, seat }: CutPart): boolean =>
+  count > 1 && (mirrored > 0 || (seat !== undefined && seat[0].origin[1] > OFF_MIDDLE));
+
 /** A rod, stick or tube that is cut to length. */
 export interface RodPiece {
   readonly id: string;

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, Path as ShapePath, Shape, ShapeGeometry, Vector2 } from 'three';
 import { flattened, type Path } from '@/core/3-shape/outline/path';
-import type { CutPart } from '@/core/4-parts/part';
+import { type CutPart, hasOtherSide } from '@/core/4-parts/part';
 import { flatPieces } from '@/core/4-parts/facets';
 import { placeOnFacet, type Seat } from '@/core/4-parts/seat';
 
@@ -11,7 +11,7 @@ const FINE = 0.2;
 
 /** A part that is cut, where it sits in the aircraft; the other one of a pair beside it. */
 export function PartInSpace({ part }: { readonly part: CutPart & { readonly seat: Seat } }) {
-  const isPair = part.count > 1 && part.seat[0].origin[1] > 1;
+  const isPair = hasOtherSide(part);
   return (
     <>
       <PartFace part={part} side={1} />

@@ -73,7 +73,7 @@ function Sheets({ design }: { readonly design: Design }) {
   const [view, setView] = useState<View>('sheets');
   if (!laid)
     return (
-      <div className="p-6">
+      <div className="p-6 pt-12">
         {failure ? <p role="alert">The parts could not be laid out: {failure}</p> : <Laying design={design} />}
       </div>
     );

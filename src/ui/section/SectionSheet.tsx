@@ -1,25 +1,21 @@
-import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { buildOf } from '@/core/3-shape/section/kinds';
-import { type Face, type FoldPattern } from '@/core/3-shape/pattern/foldPattern';
-import { sectionSheet } from '@/core/4-weight/boardParts';
 import { formatLength } from '@/words/formatQuantity';
-import { setFields } from '@/store/edit';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppSelector } from '@/store/hooks';
 import { useMemo } from 'react';
 import { boundsOf } from '@/core/3-shape/outline/path';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
 import { useSize } from '../drawing/useSize';
 import { Paper } from '../sheet/Paper';
-import { SelectField } from '../fields/SelectField';
+import { useScreen } from '../shell/useScreen';
 import { useChosenStation } from '../surface/useChosen';
+import { CutLine } from './CutLine';
 import { MARGIN } from './margin';
 import { type HingedHere, SectionDrawing } from './SectionDrawing';
-import { SECTION_FORMS } from './sectionForms';
 import { SpeedPolars } from './SpeedPolars';
 import { Strip } from './Strip';
-import { useFoldsOf } from './TrialFolds';
+import { usePatternOf } from './usePatternOf';
 
 /** Room above a section and below it, for the strip with its words, and for the line that says what is cut [px]. */
 const ABOVE = 66;
@@ -57,13 +53,14 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
   const { section, chord } = surface.stations[station]!;
-  const scored: Face = (section.kind === 'foldedOverSpar' ? section.scoredFace : undefined) ?? 'inner';
   const { top: high, bottom: low } = boundsOf([useMemo(() => sectionOutline(section, chord), [section, chord]).edge]);
-  const folds = useFoldsOf(surface.construction?.material);
-  const pattern = buildOf(section).pattern?.(section, chord, { folds, scored }) ?? null;
+  const { pattern } = usePatternOf(surface, station);
+  // On a phone the line that says what is cut stands below the sheet.
+  const cutLine = useScreen() === 'phone' ? 0 : CUT_LINE;
+  const stripRoom = STRIP_ROOM - CUT_LINE + cutLine;
   const hasStrip = pattern !== null && height >= STRIP_FROM;
   // Words stand above the section and below it; under it lies the strip.
-  const room = (hasStrip ? height - STRIP_ROOM : height - CUT_LINE) - ABOVE - BELOW;
+  const room = (hasStrip ? height - stripRoom : height - cutLine) - ABOVE - BELOW;
   const scale = Math.max(0.01, Math.min((width - 2 * MARGIN) / chord, Math.max(8, room) / Math.max(1, high - low)));
   const baseline = ABOVE + high * scale;
   const origin = [(width - chord * scale) / 2, baseline] as const;
@@ -77,7 +74,7 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
       name={`Section of ${surface.name || surface.id} at the ${where}, chord ${formatLength(chord, units)}`}
       testId="section-sheet"
       caption={`${surface.name || surface.id}, ${where}: chord ${formatLength(chord, units)}`}
-      over={<CutLine surface={surface} station={station} pattern={pattern} scored={scored} />}
+      over={cutLine > 0 && <CutLine surface={surface} station={station} isOverlaid />}
     >
       <SectionDrawing
         section={section}
@@ -86,20 +83,10 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
         scale={scale}
         controls={hingedAt(surface, station)}
       />
-      {hasStrip && <Strip pattern={pattern} width={width} top={height - STRIP_ROOM + 22} />}
+      {hasStrip && <Strip pattern={pattern} width={width} top={height - stripRoom + 22} />}
     </Paper>
   );
 }
-
-/** How a nose is bent; without a choice the board says how many lines it takes. */
-const NOSES = [
-  ['', 'as the board needs'],
-  ['1', 'one dent'],
-  ['3', '3 scores'],
-  ['5', '5 scores'],
-  ['7', '7 scores'],
-  ['9', '9 scores'],
-] as const;
 
 /** Controls on the panels beside a station, and where their hinge lies in the chord at the end that is nearest. */
 function hingedAt({ stations, controls }: Surface, station: number): HingedHere[] {
@@ -112,85 +99,4 @@ function hingedAt({ stations, controls }: Surface, station: number): HingedHere[
     const hinge = hingeInboard + ((hingeOutboard - hingeInboard) * (nearest - from)) / (to - from);
     return [{ id, name: name || id, hinge, neutral }];
   });
-}
-
-interface CutLineProps extends SectionSheetProps {
-  readonly pattern: FoldPattern | null;
-  readonly scored: Face;
-}
-
-/** How wide the strip is cut, and from which face it is scored. */
-function CutLine({ surface, station, pattern, scored }: CutLineProps) {
-  const units = useAppSelector((state) => state.settings.units);
-  const dispatch = useAppDispatch();
-  const { section, chord } = surface.stations[station]!;
-  const board = useAppSelector((state) =>
-    state.document.present?.materials.find(({ id }) => id === surface.construction?.material),
-  );
-  const hasPaper = board?.faces === 'both';
-  const folded = surface.stations.flatMap((other, index) => (other.section.kind === 'foldedOverSpar' ? [index] : []));
-  const of = (index: number) => ['surfaces', surface.id, 'stations', index, 'section'] as const;
-  const setScored = (face: Face) =>
-    dispatch(setFields(folded.map((index) => field(...of(index), 'scoredFace').to(face))));
-  const setScores = (chosen: string) =>
-    dispatch(
-      setFields(folded.map((index) => field(...of(index), 'scores').to(chosen === '' ? undefined : Number(chosen)))),
-    );
-  return (
-    <div className="absolute right-4 bottom-3 left-4 flex items-end gap-4 text-read">
-      {pattern ? (
-        <>
-          <div className="w-44 shrink-0">
-            <SelectField
-              label="Nose"
-              value={section.kind === 'foldedOverSpar' ? String(section.scores ?? '') : ''}
-              options={NOSES}
-              onChange={setScores}
-            />
-          </div>
-          <div className="w-60 shrink-0">
-            <SelectField
-              label="Scored or cut from"
-              value={scored}
-              options={[
-                ['inner', 'inside: outer face keeps its length'],
-                ['outer', 'outside: inner face keeps its length'],
-              ]}
-              onChange={setScored}
-            />
-          </div>
-          <p className="pb-1" data-testid="cut-width">
-            Cut a strip of <strong>{formatLength(pattern.cutWidth, units, 1)}</strong>
-            {pattern.correction !== 0 &&
-              `, ${formatLength(pattern.correction, units, 1)} of it learned from trial folds`}
-            .
-            {section.kind === 'foldedOverSpar' && section.scores === 1 && scored === 'inner' && hasPaper && (
-              <span className="text-faint"> Peel or slit the inside paper along the dent.</span>
-            )}
-          </p>
-        </>
-      ) : (
-        <p className="pb-1" data-testid="cut-width">
-          {section.kind === 'ribsUnderFilm' ? (
-            <>
-              A rib every <strong>{formatLength(section.ribSpacing, units, 0)}</strong>, film on both sides; spars and
-              edges are rods.
-            </>
-          ) : (
-            <>
-              Cut a strip of{' '}
-              <strong>
-                {formatLength(
-                  sectionSheet(section, chord).lengthRatio * (SECTION_FORMS[section.kind].cut === 'block' ? 1 : chord),
-                  units,
-                  1,
-                )}
-              </strong>
-              {SECTION_FORMS[section.kind].cut === 'block' ? ' of mean thickness from a block' : ' along the faces'}.
-            </>
-          )}
-        </p>
-      )}
-    </div>
-  );
 }

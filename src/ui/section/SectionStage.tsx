@@ -8,8 +8,10 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { surfaceChosen } from '@/store/sessionSlice';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { useScreen } from '../shell/useScreen';
 import { SurfacePicker } from '../surface/SurfacePicker';
 import { useChosenStation } from '../surface/useChosen';
+import { CutLine } from './CutLine';
 import { CompareSections } from './CompareSections';
 import { Rods } from './Rods';
 import { SectionEditor } from './SectionEditor';
@@ -19,6 +21,7 @@ import { TrialFolds } from './TrialFolds';
 export function SectionStage({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const chosen = useChosenStation(design);
+  const isPhone = useScreen() === 'phone';
   if (!chosen) return <p className="p-3 text-read text-faint">Nothing is drawn yet.</p>;
   const { surface, station } = chosen;
   const material = design.materials.find(({ id }) => id === surface.construction?.material);
@@ -42,6 +45,7 @@ export function SectionStage({ design }: { readonly design: Design }) {
           </button>
         ))}
       </div>
+      {isPhone && <CutLine surface={surface} station={station} />}
       <SectionEditor surface={surface} station={station} />
       <SquareToEdge surface={surface} />
       <Rods surface={surface} />

@@ -11,6 +11,7 @@ import { anticlockwise, common, grown } from '../polygons';
 import { nameOfSurface, sidesOf } from './panels';
 import { LEAST_ROOM, MOST_RIBS, rodsAt, seatAt, withRods } from './rib';
 import { controlsOn, type Laid, placeOn } from './skinHinges';
+import { tooShort } from './spar';
 
 type Fold = SectionOf<'foldedOverSpar'>;
 
@@ -33,7 +34,7 @@ const CLEAR = 1;
  */
 function spacersOf(surface: Surface, panel: number): Spacer[] {
   const [a, b] = [surface.stations[panel]!, surface.stations[panel + 1]!];
-  if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar') return [];
+  if (a.section.kind !== 'foldedOverSpar' || b.section.kind !== 'foldedOverSpar' || tooShort([a, b])) return [];
   const [root, tip]: readonly [Fold, Fold] = [a.section, b.section];
   if (root.spacers === undefined) return [];
   const length = b.distanceFromRoot - a.distanceFromRoot;

@@ -5,6 +5,7 @@ import { openLine, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { foldedSpar } from '@/core/3-shape/section/foldedSpar';
+import { tooLowToFold } from '@/core/3-shape/section/tooLowToFold';
 import type { Place3 } from '../develop';
 import type { CutPart, PartFault } from '../part';
 import { flatSeat, plus, type Seat, times, towards } from '../seat';
@@ -20,9 +21,6 @@ interface End {
   readonly fold: Fold;
   readonly axes: SectionAxes;
 }
-
-/** A web lower than so many boards cannot be folded up from its base. */
-const LEAST_WEB_IN_BOARDS = 2;
 
 /** What stands in the folds of a surface, panel by panel: strips on edge, or channels folded of a strip. */
 export function sparParts(surface: Surface): { readonly parts: CutPart[]; readonly faults: PartFault[] } {
@@ -43,14 +41,11 @@ export function sparParts(surface: Surface): { readonly parts: CutPart[]; readon
       parts.push(strip(surface, panel, label, [root, tip]));
       return;
     }
-    const low = [root, tip].find(({ fold, station: { chord } }) => {
-      const { front, rear } = foldedSpar(fold, contourOf(fold, chord), chord);
-      return Math.min(front.room, rear.room) < LEAST_WEB_IN_BOARDS * fold.boardThickness;
-    });
+    const low = tooLowToFold([a, b]);
     if (low)
       faults.push({
         owner: id,
-        message: say`The spar of ${label} cannot be folded: at the end with a chord of ${millimetres(low.station.chord)} there is less room between the skins than two boards. Make the spar higher there, or take a strip on edge.`,
+        message: say`The spar of ${label} cannot be folded: at the end with a chord of ${millimetres(low.chord)} there is less room between the skins than two boards. Make the spar higher there, or take a strip on edge.`,
       });
     else parts.push(channel(surface, panel, label, [root, tip]));
   });

@@ -1,5 +1,5 @@
 import { type Degrees, type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
-import type { Surface } from '@/core/2-document/schema/surface';
+import type { Station, Surface } from '@/core/2-document/schema/surface';
 import type { Place3 } from '../develop';
 import { plus, times } from '../seat';
 
@@ -33,16 +33,25 @@ export function axesAt(surface: Surface, distance: Millimetres, panel = panelOf(
   }
   const [a, b] = [stations[panel]!, stations[panel + 1]!];
   const share = (distance - a.distanceFromRoot) / (b.distanceFromRoot - a.distanceFromRoot);
-  const of = (key: 'leadingEdgeOffset' | 'twist') => a[key] + (b[key] - a[key]) * share;
+  const offset = a.leadingEdgeOffset + (b.leadingEdgeOffset - a.leadingEdgeOffset) * share;
   const [cosine, sine] = turned(a.dihedral);
-  const [level, nose] = turned(incidence + of('twist'));
+  const [level, nose] = chordwise(a, b, share, incidence);
   const normal: Place3 = [0, -sine, cosine];
   return {
-    nose: [position.x + of('leadingEdgeOffset'), y, z],
+    nose: [position.x + offset, y, z],
     span: [0, cosine, sine],
     chord: plus([level, 0, 0], times(normal, -nose)),
     upper: plus([nose, 0, 0], times(normal, level)),
   };
+}
+
+/** cos and sin of the angle of a chord between two others: skins run straight from end to end, so the longer chord leads. */
+function chordwise(a: Station, b: Station, share: number, incidence: Degrees): readonly [level: number, nose: number] {
+  if (a.twist === b.twist) return turned(incidence + a.twist);
+  const [from, to] = [a, b].map(({ twist, chord }) => turned(incidence + twist).map((part) => part * chord));
+  const [level, nose] = [0, 1].map((axis) => from![axis]! + (to![axis]! - from![axis]!) * share) as [number, number];
+  const length = Math.hypot(level, nose);
+  return [level / length, nose / length];
 }
 
 const turned = (angle: Degrees): readonly [cosine: number, sine: number] => [

@@ -17,24 +17,24 @@ export interface Propeller {
 
 /** Chord over radius of a usual moulded propeller with two blades, by share of the radius, at a pitch of 0.7 diameters; solidity about 0.08. Source: fit to the ranges that were measured of whole propellers (see `bladeSection`), ±20 %. */
 const USUAL_CHORD: readonly (readonly [share: number, chord: number])[] = [
-  [0.15, 0.141],
-  [0.2, 0.163],
-  [0.3, 0.197],
-  [0.4, 0.204],
-  [0.5, 0.193],
-  [0.6, 0.17],
+  [0.15, 0.125],
+  [0.2, 0.146],
+  [0.3, 0.18],
+  [0.4, 0.191],
+  [0.5, 0.184],
+  [0.6, 0.166],
   [0.7, 0.141],
-  [0.8, 0.109],
-  [0.9, 0.077],
-  [0.97, 0.049],
-  [1, 0.024],
+  [0.8, 0.111],
+  [0.9, 0.08],
+  [0.97, 0.052],
+  [1, 0.025],
 ];
 
 /** Steeper propellers are made narrower: share of the chord for each diameter of pitch, and how far that goes. Source: fit to the thrust and power at rest that were measured from P/D 0.4 to 1.0. */
-const NARROWER = 0.99;
+const NARROWER = 1.06;
 const USUAL_PITCH = 0.7;
 /** Moulded blades are twisted more than one pitch all along asks for: by so much for each radius [rad], none at 0.7. Source: the same fit. */
-const MORE_TWIST: Radians = 0.31;
+const MORE_TWIST: Radians = 0.042;
 const PITCH_AT = 0.7;
 const LEAST_PITCH = 0.3;
 const MOST_PITCH = 1.1;

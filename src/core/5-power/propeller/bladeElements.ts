@@ -88,7 +88,7 @@ export function bladesTurning(propeller: Propeller, speed: MetresPerSecond, perS
 }
 
 /** Drag of the hub on the disc that it covers, and its share of the diameter: a blunt body in the wind. Source: fit to the peak efficiencies that were measured, within what a flat disc has (Hoerner, Fluid-Dynamic Drag, ch. 3); ±30 %. */
-const HUB_DRAG = 0.815;
+const HUB_DRAG = 0.52;
 const HUB = 0.15;
 
 /** Blades and hub: what a propeller gives and takes on the whole. */

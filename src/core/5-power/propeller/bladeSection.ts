@@ -7,20 +7,23 @@ export interface SectionForces {
 }
 
 /** Angle at which a blade of small propellers lifts nothing: cambered by some 4 %, thin. */
-export const ZERO_LIFT: Radians = -0.0566;
+export const ZERO_LIFT: Radians = -0.0589;
 /** Lift slope [1/rad] at the Reynolds number below. */
-const SLOPE = 6;
+const SLOPE = 6.03;
 /** Far more than in a wind tunnel: turning throws the slowed air outwards, and sections near a hub lift up to 3 (Himmelskamp 1945). */
-const MOST_LIFT = 3.15;
+const MOST_LIFT = 2.85;
 /** Over so many radians the flow lets go. */
-const LETS_GO = 0.6;
+const LETS_GO = 0.73;
 /** Reynolds number that the drag is given at, least drag there, and how it grows with the lift. */
 const REYNOLDS = 1e5;
-const LEAST_DRAG = 0.0303;
-const GROWS = 0.0535;
+const LEAST_DRAG = 0.0221;
+const GROWS = 0.0912;
+/** Near its least, drag grows more steeply than with the square of the lift: the boundary layer of thin sections thickens from the first angle on. */
+const DRAG_WITH_LIFT = 1.33;
+const LEAST_DRAG_AT = 0.028;
 /** Drag and lift go with the Reynolds number to these powers; below the least and above the most they are held. */
-const DRAG_POWER = -0.2;
-const LIFT_POWER = 0.1;
+const DRAG_POWER = -0.145;
+const LIFT_POWER = 0.114;
 const LEAST_REYNOLDS = 1e4;
 const MOST_REYNOLDS = 3e5;
 /** Across the wind, as a flat plate. */
@@ -36,7 +39,10 @@ const BROADSIDE = 1.9;
 export function bladeSection(angle: Radians, reynolds: number): SectionForces {
   const scale = Math.min(MOST_REYNOLDS, Math.max(LEAST_REYNOLDS, reynolds)) / REYNOLDS;
   const attached = SLOPE * scale ** LIFT_POWER * (angle - ZERO_LIFT);
-  const [lift, drag] = [attached, LEAST_DRAG * scale ** DRAG_POWER + GROWS * attached ** 2];
+  const [lift, drag] = [
+    attached,
+    LEAST_DRAG * scale ** DRAG_POWER + GROWS * Math.abs(attached - LEAST_DRAG_AT) ** DRAG_WITH_LIFT,
+  ];
   const over = Math.abs(attached) - MOST_LIFT;
   if (over <= 0) return { lift, drag };
   const gone = Math.min(1, over / SLOPE / LETS_GO);

@@ -56,8 +56,16 @@ export function clippedWalls(drawn: SectionWalls, at: number): SectionWalls {
   };
 }
 
-function withoutEmpty({ walls, cell, isBlock }: SectionWalls): SectionWalls {
-  const kept = walls.flatMap((wall, place) => (isLeft(wall) ? [{ wall, place }] : []));
+/** What is left where no spar stands: a cell that only its web closed is open. */
+export function withoutWebs(drawn: SectionWalls): SectionWalls {
+  const needsWeb = drawn.cell.some((place) => drawn.walls[place]!.kind === 'web');
+  return only({ ...drawn, cell: needsWeb ? [] : drawn.cell }, ({ kind }) => kind !== 'web');
+}
+
+const withoutEmpty = (drawn: SectionWalls): SectionWalls => only(drawn, isLeft);
+
+function only({ walls, cell, isBlock }: SectionWalls, isKept: (wall: SectionWall) => boolean): SectionWalls {
+  const kept = walls.flatMap((wall, place) => (isKept(wall) ? [{ wall, place }] : []));
   return {
     isBlock,
     walls: kept.map(({ wall }) => wall),

@@ -5,13 +5,14 @@ import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { contourOf } from '@/core/3-shape/section/contour';
 import type { Contour } from '@/core/3-shape/section/faces';
 import { buildOf } from '@/core/3-shape/section/kinds';
+import { tooLowToFold } from '@/core/3-shape/section/tooLowToFold';
 import type { ChordPoint, SectionWall, SectionWalls } from '@/core/3-shape/section/walls';
 import { type Covering, type Layup, layupOf, plateStiffness as plateOf } from '../materials/board';
 import { filmOf } from '../materials/covering';
 import { coreOf } from '../materials/foam';
 import { type RodMember, rodMember } from '../materials/rods';
 import { type Composite, composite, type Fibre, type Member } from './composite';
-import { clippedWalls } from './clip';
+import { clippedWalls, withoutWebs } from './clip';
 import { blockFibre, type Piece, rodFibre, sheetFibres } from './fibres';
 import { type BuiltWall, shearCentre, solidOutline, twistStiffness } from './torsion';
 
@@ -36,8 +37,8 @@ export interface SurfaceStuff {
   readonly material: Material | null;
   readonly covering: Covering | null;
   readonly rods: readonly LaidRod[];
-  /** Walls of every station, in fractions of its chord. */
-  readonly walls: readonly SectionWalls[];
+  /** Walls at both ends of every panel, in fractions of the chord there. */
+  readonly walls: readonly (readonly [inner: SectionWalls, outer: SectionWalls])[];
   readonly layups: Map<string, Layup>;
 }
 
@@ -70,11 +71,7 @@ export function surfaceStuff(
       level: spar.level,
       member: rodMember(spar),
     })),
-    walls: surface.stations.map(({ section, chord }) => {
-      const millimetres = millimetresFromMetres(chord);
-      const sheet = material?.thickness ?? 5;
-      return buildOf(section).walls(section, contourOf(section, millimetres), millimetres, sheet);
-    }),
+    walls: panelWalls(surface, material?.thickness ?? 5),
     layups: new Map(),
   };
 }
@@ -130,8 +127,30 @@ export function sectionAt(stuff: SurfaceStuff, place: SectionPlace): BuiltSectio
   };
 }
 
+/** As it is cut: a panel has the spar of its inner end all along, and none where that cannot be folded. */
+function panelWalls({ stations }: PlacedSurface, sheet: number): SurfaceStuff['walls'] {
+  const ends = stations.map(({ section, chord }) => ({ section, chord: millimetresFromMetres(chord) }));
+  const wallsOf = ({ section, chord }: (typeof ends)[number]) =>
+    buildOf(section).walls(section, contourOf(section, chord), chord, sheet);
+  const drawn = ends.map(wallsOf);
+  return ends.slice(1).map((outer, panel) => {
+    const inner = ends[panel]!;
+    const section = withSparOf(inner.section, outer.section);
+    const walls = [
+      drawn[panel]!,
+      section === outer.section ? drawn[panel + 1]! : wallsOf({ ...outer, section }),
+    ] as const;
+    return tooLowToFold([inner, outer]) ? [withoutWebs(walls[0]), withoutWebs(walls[1])] : walls;
+  });
+}
+
+const withSparOf = (inner: Section, outer: Section): Section =>
+  inner.kind === 'foldedOverSpar' && outer.kind === 'foldedOverSpar' && inner.spar !== outer.spar
+    ? { ...outer, spar: inner.spar }
+    : outer;
+
 function wallsBetween({ walls, surface }: SurfaceStuff, { panel, within }: SectionPlace): SectionWalls {
-  const [inner, outer] = [walls[panel]!, walls[panel + 1]!];
+  const [inner, outer] = walls[panel]!;
   const isAlike =
     inner.walls.length === outer.walls.length &&
     inner.walls.every(({ kind }, index) => kind === outer.walls[index]!.kind) &&
