@@ -32,10 +32,10 @@ export interface Flown extends Outcome {
 /** Samples a second. */
 const RATE = 50;
 /** Tolerance of a step, and the least of places, turns, speeds and rates that count. */
-const RELATIVE = 1e-6;
+const RELATIVE = 1e-5;
 const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
-/** No step is longer: gusts, pilots and what is sampled want to be seen [s]. */
-const LONGEST_STEP = 0.05;
+/** No step is longer [s]; in moving air its gusts want to be met one by one. */
+const LONGEST_STEP = { still: 0.2, moving: 0.05 } as const;
 /** A tumble of half a minute takes a few thousand steps. */
 const MOST_STEPS = 30_000;
 /** Attached over less of the wings than that is a stall, over more it has recovered. */
@@ -99,7 +99,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     initial: start,
     relative: plan.relative ?? RELATIVE,
     absolute: tolerances(model.size),
-    longestStep: LONGEST_STEP / slower,
+    longestStep: LONGEST_STEP[plan.air ? 'moving' : 'still'] / slower,
     mostSteps: MOST_STEPS,
     events,
   })) {

@@ -168,6 +168,7 @@ export function flyingModel(
     },
     loads,
     rate: ({ commands, more, air: airAt }) => {
+      flow.forget();
       const rigid = flightRate(body, (t, state) => {
         const own = loads(state, commands(t, state), airAt?.(t, state));
         if (!more) return own;

@@ -55,9 +55,11 @@ function leavesAt(slope: number, most: number): Radians {
 
 function peakLift(slope: number, leaves: number): number {
   let peak = 0;
+  const at = { lift: 0, drag: 0 };
   for (let step = 0; step <= STEPS; step++) {
     const angle = leaves + (LETS_GO * step) / STEPS;
-    peak = Math.max(peak, lifted(slope, angle, attachedBeyond(angle - leaves)).lift);
+    lifted(slope, Math.sin(angle), Math.cos(angle), attachedBeyond(angle - leaves), at);
+    peak = Math.max(peak, at.lift);
   }
   return peak;
 }
@@ -65,11 +67,16 @@ function peakLift(slope: number, leaves: number): number {
 const attachedBeyond = (over: number): number =>
   over <= 0 ? 1 : over >= LETS_GO ? STAYS : STAYS + (1 - STAYS) * Math.cos((Math.PI / 2) * (over / LETS_GO)) ** 2;
 
+/** The angle itself, folded into 0° to 90°. */
+const foldedAngle = (sine: number): number => Math.asin(Math.min(1, Math.abs(sine)));
+
 /** Share of the chord over which the flow is attached when the angle stands still. */
-export function attachedAt({ leavesAbove, leavesBelow }: StallingSection, angle: Radians): number {
-  const folded = Math.abs(angle) > Math.PI / 2 ? Math.PI - Math.abs(angle) : Math.abs(angle);
-  return attachedBeyond(folded - (angle >= 0 ? leavesAbove : leavesBelow));
-}
+export const attachedAt = (section: StallingSection, angle: Radians): number =>
+  attachedMeeting(section, Math.sin(angle));
+
+/** The same by the sine of the angle. */
+export const attachedMeeting = ({ leavesAbove, leavesBelow }: StallingSection, sine: number): number =>
+  attachedBeyond(foldedAngle(sine) - (sine >= 0 ? leavesAbove : leavesBelow));
 
 /** Lift and drag coefficients against the air that the section meets. */
 interface Lifted {
@@ -81,15 +88,15 @@ interface Lifted {
  * With a share x of the chord attached: C_N = (a/4)(1 + √x)² sin α and nose
  * suction 0.95 a √x sin² α; at x = 1 lift a sin α without drag, as the lattice
  * has it. Source: Kirchhoff’s flow after Goman & Khrabrov, J. Aircraft 31
- * (1994), and Leishman & Beddoes.
+ * (1994), and Leishman & Beddoes. Written into `out`.
  */
-function lifted(slope: number, angle: number, attached: number): Lifted {
-  const [sine, cosine] = [Math.sin(angle), Math.cos(angle)];
+function lifted(slope: number, sine: number, cosine: number, attached: number, out: { lift: number; drag: number }) {
   const root = Math.sqrt(attached);
   // Attached flow has both in full; what is lost of them grows as it leaves.
   const normal = (slope / 4) * (1 + root) ** 2 * sine * (attached * cosine + 1 - attached);
   const suction = slope * root * sine ** 2 * (SUCTION + (1 - SUCTION) * attached);
-  return { lift: normal * cosine + suction * sine, drag: normal * sine - suction * cosine };
+  out.lift = normal * cosine + suction * sine;
+  out.drag = normal * sine - suction * cosine;
 }
 
 /** Loads of a section at any angle, and where along the chord behind its quarter they act [share of the chord]. */
@@ -105,21 +112,44 @@ export interface SectionLoads extends Lifted {
  * chord square to the wind. ±30 % beyond the stall.
  */
 export function sectionLoads(section: StallingSection, angle: Radians, attached: number): SectionLoads {
-  const { slope, aspectRatio } = section;
-  const steep = Math.min(Math.abs(angle), Math.PI - Math.abs(angle));
-  const share = Math.min(1, Math.max(0, (steep - PLATE_FROM) / (PLATE_ALL - PLATE_FROM)));
-  // From behind the nose has no suction and the flow leaves at once: a plate all the way.
-  const plate = Math.abs(angle) > Math.PI / 2 ? 1 : share * share * (3 - 2 * share);
-  const bent = lifted(slope, angle, attached);
-  const sine = Math.sin(angle);
+  const [sine, cosine] = [Math.sin(angle), Math.cos(angle)];
+  const out = { lift: 0, drag: 0, behindQuarter: behindQuarter(sine, cosine, attached) };
+  meetingLoads(section, sine, cosine, attached, out);
+  return out;
+}
+
+/** Below this sine nothing of the plate is there. */
+const PLATE_SINE = Math.sin(PLATE_FROM);
+
+/** What of a section at an angle is a plate across the wind. From behind the nose has no suction and the flow leaves at once: a plate all the way. */
+function plateShare(sine: number, cosine: number): number {
+  if (cosine < 0) return 1;
+  if (Math.abs(sine) <= PLATE_SINE) return 0;
+  const share = Math.min(1, (foldedAngle(sine) - PLATE_FROM) / (PLATE_ALL - PLATE_FROM));
+  return share * share * (3 - 2 * share);
+}
+
+/** Lift and drag by sine and cosine of the angle, written into `out`: they are asked for every strip, many times in every step of a flight. */
+export function meetingLoads(
+  { slope, aspectRatio }: StallingSection,
+  sine: number,
+  cosine: number,
+  attached: number,
+  out: { lift: number; drag: number },
+): void {
+  lifted(slope, sine, cosine, attached, out);
+  const plate = plateShare(sine, cosine);
+  if (plate === 0) return;
   const square = (1.11 + 0.018 * Math.min(MOST_ASPECT, aspectRatio)) / ENDLESS_90;
-  const normal = Math.abs(sine) < 1e-9 ? 0 : (square * Math.sign(sine)) / (0.222 + 0.283 / Math.abs(sine));
-  const lift = bent.lift + plate * (normal * Math.cos(angle) - bent.lift);
-  const drag = bent.drag + plate * (normal * sine - bent.drag);
-  const separated = Math.max(1 - attached, plate);
-  return {
-    lift,
-    drag,
-    behindQuarter: (PLATE_CENTRE * separated * Math.min(Math.abs(angle), Math.PI / 2)) / (Math.PI / 2),
-  };
+  const size = Math.abs(sine);
+  const normal = size < 1e-9 ? 0 : (square * Math.sign(sine)) / (0.222 + 0.283 / size);
+  out.lift += plate * (normal * cosine - out.lift);
+  out.drag += plate * (normal * sine - out.drag);
+}
+
+/** Where along the chord behind its quarter the load acts [share of the chord]. */
+export function behindQuarter(sine: number, cosine: number, attached: number): number {
+  const separated = Math.max(1 - attached, plateShare(sine, cosine));
+  if (separated === 0) return 0;
+  return (PLATE_CENTRE * separated * (cosine < 0 ? Math.PI / 2 : foldedAngle(sine))) / (Math.PI / 2);
 }

@@ -1,5 +1,5 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import type { MetresPerSecond, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { MetresPerSecond, Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import { integratePlanforms } from '@/core/3-shape/geometry/planform';
 import { profileDrag, type SectionData } from '@/core/3-shape/section/lowReynolds';
@@ -10,7 +10,15 @@ import { solveFactored } from '@/core/5-aero/luFactors';
 import { INTERFERENCE_FACTOR, stripData } from '@/core/5-aero/polar';
 import type { Prepared } from '@/core/6-groups/solution/prepare';
 import { attachedLoads, type Motion, type MotionCase, motionCases } from './attachedLoads';
-import { attachedAt, PLATE_FROM, sectionLoads, type StallingSection, stallingSection } from './separation';
+import {
+  attachedMeeting,
+  behindQuarter,
+  meetingLoads,
+  PLATE_FROM,
+  type StallingSection,
+  stallingSection,
+} from './separation';
+import { type StripAir, washBalance, WHOLE } from './washBalance';
 
 /** One strip of one side. The left one is seen in the mirror: y outboard, as on the right. */
 interface Node {
@@ -40,17 +48,12 @@ export interface StripFlow {
    * would come to and the time constant over the chord and speed.
    */
   readonly loads: (motion: Motion, attached: ArrayLike<number>, steady?: Float64Array, pace?: Float64Array) => Load;
+  /** Forgets what was before: a flight never hangs on the one before it. */
+  readonly forget: () => void;
 }
 
 /** Lag of the separation: time over chord and speed, of the flow and of its answer to a growing angle (Goman & Khrabrov). C. */
 const LAG = 4.5;
-/** Sweeps over the strips until their wash agrees, at most, and how well [m/s]. */
-const SWEEPS = 30;
-const AGREED = 1e-6;
-/** Tangent of the angle up to which what is attached lifts all that the lattice says. */
-const STEEP = Math.tan(PLATE_FROM);
-/** More attached than that is attached. */
-const WHOLE = 1 - 1e-9;
 
 /**
  * An aircraft as strips that each meet their own air. Attached, its loads are
@@ -101,49 +104,26 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
 
   /** Speed of the air square to the zero-lift line of a strip. */
   const normalTo = (i: number) => (strength[i]! + wash[i]!) / reach[i]! - missing[i]!;
-  const angleOf = (i: number) => Math.atan2(normalTo(i), along[i]!) as Radians;
 
-  const isShallow = (i: number) => along[i]! > 0 && Math.abs(normalTo(i)) < STEEP * along[i]!;
-
-  /** Lets the strips and the wash of what they miss agree. */
-  function agree(attached: ArrayLike<number>): void {
-    // What was missing a moment ago is nearly what is missing now.
-    wash.fill(0);
-    for (let i = 0; i < size; i++) {
-      // A step that was tried too long may have left no number: it must not stay.
-      if (!Number.isFinite(missing[i]!)) missing[i] = 0;
-      if (missing[i] === 0) continue;
-      for (let j = 0; j < size; j++) wash[j]! += answers[i * size + j]! * missing[i]!;
-    }
-    for (let sweep = 0; sweep < SWEEPS; sweep++) {
-      let most = 0;
-      for (let i = 0; i < size; i++) {
-        if (attached[i]! >= WHOLE && missing[i] === 0 && isShallow(i)) continue;
-        const angle = angleOf(i);
-        const met = Math.hypot(normalTo(i), along[i]!);
-        const { lift } = sectionLoads(nodes[i]!.section, angle, attached[i]!);
-        const full = nodes[i]!.section.slope * Math.sin(angle);
-        // Of what it would lift it lifts a share; its own answer to the upwash is taken along at once.
-        const kept = Math.abs(full) < 1e-9 ? 1 : Math.min(1, Math.max(0, lift / full));
-        const own = answers[i * size + i]! / reach[i]!;
-        const others = (strength[i]! + wash[i]! - answers[i * size + i]! * missing[i]!) / reach[i]!;
-        const next = (-(1 - kept) * others) / (kept + (1 - kept) * own);
-        const change = next - missing[i]!;
-        if (change === 0) continue;
-        missing[i] = next;
-        for (let j = 0; j < size; j++) wash[j]! += answers[i * size + j]! * change;
-        most = Math.max(most, Math.abs(change) / Math.max(1, met));
-      }
-      if (most < AGREED) return;
-    }
-  }
+  const state: StripAir = { along, strength, wash, missing };
+  const balance = washBalance({
+    sections: nodes.map(({ section }) => section),
+    isPaired: nodes.map(({ side }) => side === 1),
+    reach,
+    answers,
+  });
+  const bearing = { lift: 0, drag: 0 };
 
   return {
     nodes: size,
     liftingShare: liftingShares(prepared, nodes),
+    forget: () => {
+      wash.fill(0);
+      missing.fill(0);
+    },
     loads: (motion, attached, steady, pace) => {
       meet(motion);
-      agree(attached);
+      balance(state, attached);
       const { force, moment } = attachedForm(motion);
       const sum: Sum = [0, 0, 0, 0, 0, 0];
       const before: Sum = [0, 0, 0, 0, 0, 0];
@@ -176,8 +156,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     // Well within what the attached flow holds no angle needs to be known.
     const sine = met > 0 ? normal / met : 0;
     const isWhole = attached >= WHOLE && flow > 0 && sine < whole[2 * i]! && -sine < whole[2 * i + 1]!;
-    const angle = isWhole ? 0 : Math.atan2(normal, flow);
-    if (steady) steady[i] = isWhole ? 1 : attachedAt(section, angle as Radians);
+    if (steady) steady[i] = isWhole ? 1 : attachedMeeting(section, sine);
     if (pace) pace[i] = met / (LAG * chord);
     const half = (chord * width) / 2;
     // Where the air really comes from: what is missing changes the wash beside it.
@@ -185,15 +164,16 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     const speed = Math.sqrt(flow * flow + upwards * upwards);
     if (speed < 1e-9) return;
     const [aft, rise] = [flow / speed, upwards / speed];
-    const { lift, drag, behindQuarter } = isWhole
-      ? { lift: section.slope * sine, drag: 0, behindQuarter: 0 }
-      : sectionLoads(section, angle as Radians, attached);
+    if (isWhole) [bearing.lift, bearing.drag] = [section.slope * sine, 0];
+    else meetingLoads(section, sine, met > 0 ? flow / met : 1, attached, bearing);
+    const { lift, drag } = bearing;
+    const behind = isWhole ? 0 : chord * behindQuarter(sine, met > 0 ? flow / met : 1, attached);
     const friction =
       INTERFERENCE_FACTOR * profileDrag(data, Math.min(data.maximumLift, Math.max(-data.invertedLift, lift)));
     // Lift by the circulation in the air as it comes, so that attached it is the lattice’s own.
     const pressure = half * met * speed;
     const [fullLift, fullDrag] = [pressure * lift, pressure * drag + half * speed * speed * friction];
-    addForce(sum, nodes[i]!, fullDrag * aft - fullLift * rise, fullDrag * rise + fullLift * aft, behindQuarter * chord);
+    addForce(sum, nodes[i]!, fullDrag * aft - fullLift * rise, fullDrag * rise + fullLift * aft, behind);
     // The same strip as the lattice has it.
     addForce(before, nodes[i]!, -strength[i]! * width * across[i]!, strength[i]! * width * flow, 0);
   }
