@@ -38,3 +38,6 @@ export interface FlightEvent {
   readonly name: 'ground' | 'stall' | 'recovers' | 'end';
   readonly t: Seconds;
 }
+
+/** Attached over less of the wings than that is a stall. */
+export const STALLED = 0.75;

@@ -3,7 +3,7 @@ import type { Steps } from '@/core/1-base/steps';
 import type { Metres, MetresPerSecond, Radians, Seconds, Vector3 } from '@/core/1-base/units/convert';
 import type { AirField, Terrain } from './air';
 import { attitudeOf } from './attitude';
-import type { FlightEvent, Samples, Throw } from './flightRecord';
+import { type FlightEvent, type Samples, STALLED, type Throw } from './flightRecord';
 import type { FlyingModel } from './flyingModel';
 import { judgeFlight, type Outcome } from './judgeFlight';
 import { pathOf, pilot, type PilotName } from './pilots';
@@ -38,8 +38,7 @@ const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
 const LONGEST_STEP = { still: 0.2, moving: 0.05 } as const;
 /** A tumble of half a minute takes a few thousand steps. */
 const MOST_STEPS = 30_000;
-/** Attached over less of the wings than that is a stall, over more it has recovered. */
-const STALLED = 0.75;
+/** Attached over more of the wings than that it has recovered from a stall. */
 const RECOVERED = 0.9;
 /** Balance point so high above ground stands on it [m]. */
 const ON_GROUND: Metres = 0.05;

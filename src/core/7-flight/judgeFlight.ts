@@ -1,6 +1,6 @@
 import { type Metres, type MetresPerSecond, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import type { FlightEvent, Samples, Throw } from './flightRecord';
+import { type FlightEvent, type Samples, STALLED, type Throw } from './flightRecord';
 
 /** What a flight did, in one word. */
 export const DEEDS = [
@@ -26,9 +26,11 @@ export interface Outcome {
   readonly settledSpeed: MetresPerSecond | null;
 }
 
-/** Rolled so far within so short a time of the stall it snapped. C. */
+/** Rolled so far within so short a time as it flies stalled, it snapped. C. */
 const SNAPS: Radians = radiansFromDegrees(75);
 const SNAPS_WITHIN = 1.2;
+/** At more of an angle it falls rather than flies. */
+const FALLS: Radians = radiansFromDegrees(60);
 /** Banked so far at the end, or turned so far, it spirals. C. */
 const BANKED: Radians = radiansFromDegrees(40);
 const TURNED: Radians = radiansFromDegrees(75);
@@ -67,22 +69,11 @@ export function judgeFlight(samples: Samples, events: readonly FlightEvent[], la
   };
 }
 
-function deedOf(
-  { t, z, speed, roll, rollRate, yaw, path }: Samples,
-  events: readonly FlightEvent[],
-  launch: Throw,
-  isSettled: boolean,
-): Deed {
+function deedOf(samples: Samples, events: readonly FlightEvent[], launch: Throw, isSettled: boolean): Deed {
+  const { t, z, speed, roll, yaw, path } = samples;
   const last = t.length - 1;
   const stall = events.find(({ name }) => name === 'stall');
-  if (stall) {
-    let rolled = 0;
-    for (let index = 1; index <= last; index++) {
-      if (t[index]! < stall.t || t[index]! > stall.t + SNAPS_WITHIN) continue;
-      rolled += rollRate[index]! * (t[index]! - t[index - 1]!);
-      if (Math.abs(rolled) > SNAPS) return 'snaps';
-    }
-  }
+  if (snaps(samples)) return 'snaps';
   const turned = turnedBy(yaw);
   const isLooping = path.some((angle) => Math.abs(angle) > UPRIGHT);
   if (!isLooping && (Math.abs(roll[last]!) > BANKED || Math.abs(turned) > TURNED))
@@ -99,6 +90,18 @@ function deedOf(
   if (path[last]! < DIVES && speed[last]! > speed[before]!) return 'dives';
   if (isSettled || Math.abs(path[last]!) < -DIVES) return 'settles';
   return 'other';
+}
+
+/** Whether it rolls off as it flies stalled. */
+function snaps({ t, rollRate, attached, alpha }: Samples): boolean {
+  let rolled = 0;
+  const turned = t.map((time, index) => (rolled += index > 0 ? rollRate[index]! * (time - t[index - 1]!) : 0));
+  return t.some((time, from) => {
+    if (attached[from]! > STALLED || Math.abs(alpha[from]!) > FALLS) return false;
+    for (let index = from; index < t.length && t[index]! <= time + SNAPS_WITHIN; index++)
+      if (Math.abs(turned[index]! - turned[from]!) > SNAPS) return true;
+    return false;
+  });
 }
 
 /** Heading gone through, full turns counted. */

@@ -2,6 +2,7 @@ import { type Metres, type MetresPerSecond, type Radians, radiansFromDegrees } f
 import type { Design } from '@/core/2-document/schema/design';
 import { isFin, isWing } from '@/core/2-document/schema/roles';
 import { numbersOf } from '@/core/6-groups/solve';
+import { STALLED } from '../flightRecord';
 import { STATE_SIZE, AT } from '../rigidBody';
 import { type FlyingModel, flyingModel, type Unflyable } from '../flyingModel';
 
@@ -45,8 +46,6 @@ const HALF = ROUND / 2;
 const TURN = radiansFromDegrees(1);
 /** Small motions from which derivatives are told: sideslip, and rates as p b/2V. */
 const SMALL = 0.02;
-/** Attached over less of the wings than that is a stall (see `fly`). */
-const STALLED = 0.75;
 
 const STILL = { pitch: 0, roll: 0, yaw: 0, flap: 0 } as const;
 
