@@ -35,7 +35,8 @@ export interface Samples {
 }
 
 export interface FlightEvent {
-  readonly name: 'ground' | 'stall' | 'recovers' | 'end';
+  /** `figure`: the loop or roll that was asked for has gone all round. */
+  readonly name: 'ground' | 'stall' | 'recovers' | 'figure' | 'end';
   readonly t: Seconds;
 }
 

@@ -115,6 +115,32 @@ describe('throws', () => {
     expect(last(windy, 'z')).toBeCloseTo(last(still, 'z'), 3);
   });
 
+  test('figures: a loop comes round in pitch, a roll about its own axis, and both fly on level', () => {
+    const courier = modelOf(demoDesign('storm-courier'));
+    const pace = { speed: 22, height: 40 };
+    const [looped, rolled] = (['loop', 'roll'] as const).map((pilot) =>
+      flown(courier, pace, { pilot, longest: 8 as never }),
+    ) as [ReturnType<typeof flown>, ReturnType<typeof flown>];
+    for (const { events, samples, outcome } of [looped, rolled]) {
+      const end = events.find(({ name }) => name === 'figure')!;
+      expect(end.t).toBeGreaterThan(0.3);
+      expect(end.t).toBeLessThan(5);
+      expect(Math.abs(samples.roll.at(-1)!)).toBeLessThan(0.3);
+      expect(['settles', 'dives']).toContain(outcome);
+    }
+    const within = ({ events, samples }: typeof looped, key: 'pitch' | 'roll') =>
+      samples[key].filter((_, index) => samples.t[index]! < events.find(({ name }) => name === 'figure')!.t);
+    // On its back half way round: nose through the zenith, or roll through 180°.
+    expect(Math.max(...within(looped, 'pitch'))).toBeGreaterThan(1.3);
+    expect(Math.max(...looped.samples.z) - 40).toBeGreaterThan(2);
+    expect(Math.max(...within(rolled, 'roll').map(Math.abs))).toBeGreaterThan(2.9);
+    expect(Math.max(...within(rolled, 'pitch').map(Math.abs))).toBeLessThan(1);
+    // Too slow for a loop it never comes round.
+    expect(flown(courier, { speed: 9, height: 40 }, { pilot: 'loop' }).events.map(({ name }) => name)).not.toContain(
+      'figure',
+    );
+  });
+
   test('over a hill it goes up with the air that does', () => {
     const air = overHill({ wind: 6, slope: 0.5, height: 10 } as never);
     const [, , sinks] = air(0, [5, 0, 2] as never);

@@ -34,7 +34,7 @@ const RATE = 50;
 /** Tolerance of a step, and the least of places, turns, speeds and rates that count. */
 const RELATIVE = 1e-5;
 const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
-/** No step is longer [s]; in moving air its gusts want to be met one by one. */
+/** No step is longer [s]; gusts want to be met one by one, and a figure ended where it ends. */
 const LONGEST_STEP = { still: 0.2, moving: 0.05 } as const;
 /** A tumble of half a minute takes a few thousand steps. */
 const MOST_STEPS = 30_000;
@@ -89,7 +89,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
   const every = 1 / RATE / slower;
   for (const step of dormandPrince({
     rate: model.rate({
-      commands: commanded,
+      commands: commanded.commands,
       more: plan.thrust && ((_, at) => plan.thrust!(at)),
       air: plan.air && airOnScale(plan.air, scale),
     }),
@@ -98,7 +98,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     initial: start,
     relative: plan.relative ?? RELATIVE,
     absolute: tolerances(model.size),
-    longestStep: LONGEST_STEP[plan.air ? 'moving' : 'still'] / slower,
+    longestStep: LONGEST_STEP[plan.air || commanded.follow ? 'moving' : 'still'] / slower,
     mostSteps: MOST_STEPS,
     events,
   })) {
@@ -106,6 +106,8 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     for (const { name, t } of step.happened)
       happened.push({ name: name as FlightEvent['name'], t: (t * slower) as Seconds });
     last = step.to;
+    if (commanded.follow?.(last, step.at(last, state)))
+      happened.push({ name: 'figure', t: (last * slower) as Seconds });
     if (step.to - shown >= SHOWN_EVERY) {
       shown = step.to;
       yield { done: step.to, total: end };

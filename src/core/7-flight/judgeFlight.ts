@@ -58,7 +58,7 @@ export function judgeFlight(samples: Samples, events: readonly FlightEvent[], la
   const isSettled = spread(speed) < SAME_SPEED * mean(speed, third) && spread(path) < SAME_PATH;
   const distance = Math.hypot(x[last]!, y[last]!) as Metres;
   const lost = z[0]! - z[last]! + (speed[0]! ** 2 - speed[last]! ** 2) / (2 * GRAVITY);
-  const outcome = deedOf(samples, events, launch, isSettled);
+  const outcome = deedOf(afterFigure(samples, events), events, launch, isSettled);
   const glides = outcome !== 'snaps' && lost > LEAST_LOSS;
   return {
     outcome,
@@ -72,15 +72,17 @@ export function judgeFlight(samples: Samples, events: readonly FlightEvent[], la
 function deedOf(samples: Samples, events: readonly FlightEvent[], launch: Throw, isSettled: boolean): Deed {
   const { t, z, speed, roll, yaw, path } = samples;
   const last = t.length - 1;
-  const stall = events.find(({ name }) => name === 'stall');
+  const stall = events.find(({ name, t: at }) => name === 'stall' && at >= t[0]!);
   if (snaps(samples)) return 'snaps';
   const turned = turnedBy(yaw);
   const isLooping = path.some((angle) => Math.abs(angle) > UPRIGHT);
   if (!isLooping && (Math.abs(roll[last]!) > BANKED || Math.abs(turned) > TURNED))
     return (Math.abs(turned) > radiansFromDegrees(10) ? turned : roll[last]!) > 0 ? 'spiralsRight' : 'spiralsLeft';
+  // A figure leaves it on some path; a climb counts from there.
+  const flownOff = events.some(({ name }) => name === 'figure') ? { path: path[0]!, speed: speed[0]! } : launch;
   const climbed = Math.max(...z) - z[0]!;
   const rises =
-    Math.max(...path) > launch.path + STEEPER && climbed > (OF_ITS_SPEED * launch.speed ** 2) / (2 * GRAVITY);
+    Math.max(...path) > flownOff.path + STEEPER && climbed > (OF_ITS_SPEED * flownOff.speed ** 2) / (2 * GRAVITY);
   if (rises) return 'balloons';
   if (stall) return 'stalls';
   const before = Math.max(
@@ -102,6 +104,16 @@ function snaps({ t, rollRate, attached, alpha }: Samples): boolean {
       if (Math.abs(turned[index]! - turned[from]!) > SNAPS) return true;
     return false;
   });
+}
+
+/** What a figure does is meant: what a flight does is judged from its end. */
+function afterFigure(samples: Samples, events: readonly FlightEvent[]): Samples {
+  const end = events.find(({ name }) => name === 'figure');
+  if (!end) return samples;
+  const from = samples.t.findIndex((time) => time >= end.t);
+  return Object.fromEntries(
+    Object.entries(samples).map(([key, values]: [string, readonly number[]]) => [key, values.slice(from)]),
+  ) as unknown as Samples;
 }
 
 /** Heading gone through, full turns counted. */

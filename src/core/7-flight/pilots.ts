@@ -4,9 +4,14 @@ import type { Commands, FlyingModel } from './flyingModel';
 import { AT, quaternionAt } from './rigidBody';
 
 /** Programs that fly for a while: what the sticks do, by the time since launch and the state. */
-export const PILOTS = ['handsOff', 'pullUp', 'holdHeading', 'pullOut', 'flare'] as const;
+export const PILOTS = ['handsOff', 'pullUp', 'holdHeading', 'pullOut', 'flare', 'loop', 'roll'] as const;
 export type PilotName = (typeof PILOTS)[number];
-export type Pilot = (t: number, state: ArrayLike<number>) => Commands;
+
+export interface Pilot {
+  readonly commands: (t: number, state: ArrayLike<number>) => Commands;
+  /** Told where every step ends; true when the figure it flies has come to its end. */
+  readonly follow?: (t: number, state: ArrayLike<number>) => boolean;
+}
 
 const NEUTRAL: Commands = { pitch: 0 as Radians, roll: 0 as Radians, yaw: 0 as Radians, flap: 0 as Radians };
 /** A hand that has let go takes the stick after so long [s]. */
@@ -16,6 +21,11 @@ const AGAINST = { bank: 1.5, rolling: 0.25, heading: 1, turning: 0.3 } as const;
 /** A dive steeper than that is pulled out of, until the path is level [rad]. */
 const STEEP = -0.5;
 const PULL_OUT = 0.6;
+/** Of the elevator through a loop, and of the roll control through a roll. */
+const LOOPS = 0.8;
+const ROLLS = 1;
+/** A figure is handed over so far before it has gone all round: the turning runs on [rad]. */
+const RUNS_ON = { loop: 0.3, roll: 0.6 } as const;
 /** Height from which a landing is flared [m], and most of the elevator that is used. */
 const FLARES_AT = 0.8;
 const FLARES = 0.7;
@@ -60,28 +70,65 @@ export function pathOf(state: ArrayLike<number>): Radians {
  * - pullUp: full nose-up from the moment the hand takes the stick;
  * - holdHeading: wings level, nose where it was thrown, pitch left alone;
  * - pullOut: left alone until it dives, then pulled out with part of the stick, wings level;
- * - flare: heading held, the nose raised in the last metre.
+ * - flare: heading held, the nose raised in the last metre;
+ * - loop: the nose pulled up until it has gone all round, then the heading held;
+ * - roll: rolled right until it has gone all round, then the heading held.
  */
-export function pilot(name: PilotName, { model, ground }: Given): Pilot {
+export function pilot(name: PilotName, given: Given): Pilot {
+  const { model } = given;
+  if (name === 'loop' || name === 'roll') return figure(name, model);
+  const flies = stick(name, given);
+  return { commands: (t, state) => (t < TAKES_OVER ? NEUTRAL : flies(state)) };
+}
+
+/** What the sticks do once the hand has taken them. */
+function stick(
+  name: Exclude<PilotName, 'loop' | 'roll'>,
+  { model, ground }: Given,
+): (state: ArrayLike<number>) => Commands {
   switch (name) {
     case 'handsOff':
       return () => NEUTRAL;
     case 'pullUp':
-      return (t) => (t < TAKES_OVER ? NEUTRAL : { ...NEUTRAL, pitch: noseUp(model, 1) });
+      return () => ({ ...NEUTRAL, pitch: noseUp(model, 1) });
     case 'holdHeading':
-      return (t, state) => (t < TAKES_OVER ? NEUTRAL : { ...NEUTRAL, ...levelled(model, state) });
+      return (state) => ({ ...NEUTRAL, ...levelled(model, state) });
     case 'pullOut':
-      return (t, state) => {
-        if (t < TAKES_OVER) return NEUTRAL;
+      return (state) => {
         const dives = Math.min(1, Math.max(0, -pathOf(state) / -STEEP));
         return { ...NEUTRAL, ...levelled(model, state), pitch: noseUp(model, PULL_OUT * dives) };
       };
     case 'flare':
-      return (t, state) => {
-        if (t < TAKES_OVER) return NEUTRAL;
+      return (state) => {
         const left = Math.max(0, -state[2]! - ground);
         const share = Math.max(0, 1 - left / FLARES_AT);
         return { ...NEUTRAL, ...levelled(model, state), pitch: noseUp(model, FLARES * share) };
       };
   }
+}
+
+/** All round about one axis, counted from the turning itself: heading and bank mean nothing upside down. */
+function figure(name: 'loop' | 'roll', model: FlyingModel): Pilot {
+  const axis = name === 'loop' ? 1 : 0;
+  const { reach } = model.prepared;
+  // Without ailerons the rudder rolls it.
+  const rolling: Partial<Commands> =
+    reach.roll.right > 0
+      ? { roll: (ROLLS * reach.roll.right) as Radians }
+      : { yaw: (ROLLS * reach.yaw.right) as Radians };
+  let [turned, last, isDone] = [0, 0, false];
+  return {
+    commands: (t, state) => {
+      if (t < TAKES_OVER) return NEUTRAL;
+      if (isDone) return { ...NEUTRAL, ...levelled(model, state) };
+      return { ...NEUTRAL, ...(name === 'loop' ? { pitch: noseUp(model, LOOPS) } : rolling) };
+    },
+    follow: (t, state) => {
+      const before = isDone;
+      turned += state[AT.rate + axis]! * (t - last);
+      last = t;
+      isDone ||= turned > 2 * Math.PI - RUNS_ON[name];
+      return isDone && !before;
+    },
+  };
 }

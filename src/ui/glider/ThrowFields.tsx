@@ -19,6 +19,8 @@ const PILOT_WORDS: Readonly<Record<PilotName, string>> = {
   holdHeading: 'wings held level',
   pullOut: 'pulled out of a dive',
   flare: 'flared before the ground',
+  loop: 'a loop',
+  roll: 'a roll to the right',
 };
 
 const CHANGES: readonly (readonly [Change['what'] | 'nothing', string])[] = [
