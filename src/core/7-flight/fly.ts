@@ -90,7 +90,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
   for (const step of dormandPrince({
     rate: model.rate({
       commands: commanded.commands,
-      more: plan.thrust && ((_, at) => plan.thrust!(at)),
+      drives: plan.thrust,
       air: plan.air && airOnScale(plan.air, scale),
     }),
     start: 0,

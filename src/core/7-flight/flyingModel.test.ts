@@ -25,7 +25,7 @@ interface Small {
 function modesOf(model: FlyingModel, level: Small, commands: Commands, keys: readonly (keyof Small)[], thrust: number) {
   const rate = model.rate({
     commands: () => commands,
-    more: () => ({ force: [thrust, 0, 0], moment: [0, 0, 0] }),
+    drives: () => ({ force: [thrust, 0, 0], moment: [0, 0, 0], jets: [] }),
   });
   const out = new Float64Array(model.size);
   const ratesAt = (small: Small) => {

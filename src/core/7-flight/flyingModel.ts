@@ -1,4 +1,4 @@
-import type { MetresPerSecond, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { apparentMass } from '@/core/5-aero/apparentMass';
 import { addLoads, type Load } from '@/core/5-aero/forces';
@@ -10,6 +10,7 @@ import { AT_REST, type Motion } from './attachedLoads';
 import { turnMatrix } from './attitude';
 import { AT, type BodyLoads, flightRate, quaternionAt, type RigidBody, STATE_SIZE } from './rigidBody';
 import { stripFlow } from './stripFlow';
+import type { ThrustOf } from './thrust';
 
 export type Commands = Pick<Motion, 'pitch' | 'roll' | 'yaw' | 'flap'>;
 
@@ -26,7 +27,13 @@ export interface FlyingModel {
   /** Share of the plan of all wings over which the flow is attached, by the state. */
   readonly attachedShare: (state: ArrayLike<number>) => number;
   /** Air loads in flight axes about the balance point [N, N·m], for a state and what is commanded. */
-  readonly loads: (state: ArrayLike<number>, commands: Commands, air?: Vector3) => BodyLoads;
+  readonly loads: (
+    state: ArrayLike<number>,
+    commands: Commands,
+    air?: Vector3,
+    /** Dynamic pressure that each drive adds behind it. */
+    jets?: readonly Pascals[],
+  ) => BodyLoads;
   /** The same once the flow over every strip has settled to that motion; writes its shares into the state. */
   readonly settledLoads: (state: Float64Array, commands: Commands) => BodyLoads;
   /** Rate of the whole state. */
@@ -36,18 +43,24 @@ export interface FlyingModel {
 /** What a flight meets beside its own motion. */
 export interface Surroundings {
   readonly commands: (t: number, state: Float64Array) => Commands;
-  /** Thrust and the like, in flight axes. */
-  readonly more?: ((t: number, state: Float64Array) => BodyLoads) | undefined;
+  /** What the drives do and what they blow. */
+  readonly drives?: ThrustOf | undefined;
   /** Velocity of the air in earth axes, z down [m/s]; still air without. */
   readonly air?: ((t: number, state: Float64Array) => Vector3) | undefined;
 }
-
-const STILL_AIR: Vector3 = [0, 0, 0];
 
 /** A velocity of the earth as the aircraft has it. */
 function inFlightAxes([x, y, z]: Vector3, state: ArrayLike<number>): Vector3 {
   const [a, b, c] = turnMatrix(quaternionAt(state));
   return [0, 1, 2].map((axis) => a[axis]! * x + b[axis]! * y + c[axis]! * z) as unknown as Vector3;
+}
+
+/** Speed through air that moves, in flight axes. */
+function throughAir(state: ArrayLike<number>, moving: Vector3 | undefined): Vector3 {
+  const own: Vector3 = [state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!];
+  if (!moving) return own;
+  const [u, v, w] = inFlightAxes(moving, state);
+  return [own[0] - u, own[1] - v, own[2] - w];
 }
 
 /** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
@@ -92,6 +105,7 @@ export function flyingModel(
   const body: RigidBody = { mass: weighed.total, inertia: weighed.inertia, apparent, lateWash: delay };
   const steady = new Float64Array(flow.nodes);
   const pace = new Float64Array(flow.nodes);
+  const told = { steady, pace };
   const shares = new Float64Array(flow.nodes);
 
   /** What bodies, propellers without power and drag items add, per density; linear in small angles and bounded in large ones. */
@@ -115,21 +129,22 @@ export function flyingModel(
     ]);
   }
 
-  function loads(state: ArrayLike<number>, commands: Commands, moving?: Vector3): BodyLoads {
-    const [u, v, w] = moving ? inFlightAxes(moving, state) : STILL_AIR;
+  function loads(state: ArrayLike<number>, commands: Commands, moving?: Vector3, jets?: readonly Pascals[]): BodyLoads {
+    const [ahead, right, down] = throughAir(state, moving);
     const motion: Motion = {
       ...AT_REST,
       ...commands,
-      u: state[AT.speed]! - u,
-      v: state[AT.speed + 1]! - v,
-      w: state[AT.speed + 2]! - w,
+      u: ahead,
+      v: right,
+      w: down,
       p: state[AT.rate]!,
       q: state[AT.rate + 1]!,
       r: state[AT.rate + 2]!,
     };
     for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
-    const { force, moment } = addLoads([flow.loads(motion, shares, steady, pace), extra(motion)]);
+    const { force, moment } = addLoads([flow.loads(motion, shares, told, jets), extra(motion)]);
     const { density } = air;
+    const [u, v] = [state[AT.speed]! - ahead, state[AT.speed + 1]! - right];
     // Air that is moved along answers to how the motion through the air changes: in wind a turning aircraft has less of that.
     const late = motion.p * v - motion.q * u;
     // Half a turn about y from document to flight axes.
@@ -167,15 +182,16 @@ export function flyingModel(
       return sum;
     },
     loads,
-    rate: ({ commands, more, air: airAt }) => {
+    rate: ({ commands, drives, air: airAt }) => {
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
-        const own = loads(state, commands(t, state), airAt?.(t, state));
-        if (!more) return own;
-        const { force, moment } = more(t, state);
+        const moving = airAt?.(t, state);
+        const driven = drives?.(throughAir(state, moving));
+        const own = loads(state, commands(t, state), moving, driven?.jets);
+        if (!driven) return own;
         return {
-          force: own.force.map((value, axis) => value + force[axis]!) as unknown as Vector3,
-          moment: own.moment.map((value, axis) => value + moment[axis]!) as unknown as Vector3,
+          force: own.force.map((value, axis) => value + driven.force[axis]!) as unknown as Vector3,
+          moment: own.moment.map((value, axis) => value + driven.moment[axis]!) as unknown as Vector3,
         };
       });
       return (t, state, out) => {

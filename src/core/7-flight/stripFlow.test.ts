@@ -24,11 +24,11 @@ function stripsOf(design: Design) {
   /** Loads after the separation has come to rest. */
   const settled = (motion: Motion) => {
     const share = new Float64Array(flow.nodes).fill(1);
-    const steady = new Float64Array(flow.nodes);
-    let load = flow.loads(motion, share, steady);
+    const told = { steady: new Float64Array(flow.nodes), pace: new Float64Array(flow.nodes) };
+    let load = flow.loads(motion, share, told);
     for (let round = 0; round < 80; round++) {
-      share.forEach((value, i) => (share[i] = value + 0.3 * (steady[i]! - value)));
-      load = flow.loads(motion, share, steady);
+      share.forEach((value, i) => (share[i] = value + 0.3 * (told.steady[i]! - value)));
+      load = flow.loads(motion, share, told);
     }
     return { load, share };
   };

@@ -1,5 +1,5 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import type { MetresPerSecond, Vector3 } from '@/core/1-base/units/convert';
+import type { MetresPerSecond, Pascals, Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import { integratePlanforms } from '@/core/3-shape/geometry/planform';
 import { profileDrag, type SectionData } from '@/core/3-shape/section/lowReynolds';
@@ -9,6 +9,7 @@ import type { Load } from '@/core/5-aero/forces';
 import { solveFactored } from '@/core/5-aero/luFactors';
 import { INTERFERENCE_FACTOR, stripData } from '@/core/5-aero/polar';
 import type { Prepared } from '@/core/6-groups/solution/prepare';
+import { blownStrips } from './blown';
 import { attachedLoads, type Motion, type MotionCase, motionCases } from './attachedLoads';
 import {
   attachedMeeting,
@@ -45,9 +46,14 @@ export interface StripFlow {
   /**
    * Loads per density about the balance point in document axes, at a share of
    * attached flow for every strip; with `steady`, writes the share that each
-   * would come to and the time constant over the chord and speed.
+   * would come to and the time constant over the chord and speed. @param jets dynamic pressure that each drive adds behind it [Pa]
    */
-  readonly loads: (motion: Motion, attached: ArrayLike<number>, steady?: Float64Array, pace?: Float64Array) => Load;
+  readonly loads: (
+    motion: Motion,
+    attached: ArrayLike<number>,
+    told?: { readonly steady: Float64Array; readonly pace: Float64Array },
+    jets?: readonly Pascals[],
+  ) => Load;
   /** Forgets what was before: a flight never hangs on the one before it. */
   readonly forget: () => void;
 }
@@ -87,17 +93,26 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     whole[2 * index + 1] = Math.sin(Math.min(PLATE_FROM, section.leavesBelow));
   });
 
+  const met: StripMeeting = { along, across, strength };
+  const perSpeed: StripMeeting = {
+    along: new Float64Array(size),
+    across: new Float64Array(size),
+    strength: new Float64Array(size),
+  };
+  const added = new Float64Array(size);
+  const blown = blownStrips(prepared.design, prepared.lattice, nodes);
+
   /** Air that every strip meets with attached flow, and its circulation. */
-  function meet(motion: Motion): void {
-    for (const values of [along, across, strength]) values.fill(0);
+  function meet(motion: Motion, into: StripMeeting): void {
+    for (const values of [into.along, into.across, into.strength]) values.fill(0);
     cases.forEach(({ share }, index) => {
       const part = share(motion);
       if (part === 0) return;
       const one = air[index]!;
       for (let i = 0; i < size; i++) {
-        along[i]! += part * one.along[i]!;
-        across[i]! += part * one.across[i]!;
-        strength[i]! += part * one.strength[i]!;
+        into.along[i]! += part * one.along[i]!;
+        into.across[i]! += part * one.across[i]!;
+        into.strength[i]! += part * one.strength[i]!;
       }
     });
   }
@@ -121,15 +136,21 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
       wash.fill(0);
       missing.fill(0);
     },
-    loads: (motion, attached, steady, pace) => {
-      meet(motion);
+    loads: (motion, attached, told, jets) => {
+      meet(motion, met);
+      added.fill(0);
+      if (jets?.some((pressure) => pressure > 0)) {
+        // In a jet a strip meets more of what comes from ahead, at the angles that it and its control stand at.
+        meet({ ...motion, u: 1, v: 0, w: 0, p: 0, q: 0, r: 0 }, perSpeed);
+        blown(jets, prepared.air.density, along, added);
+      }
       balance(state, attached);
       const { force, moment } = attachedForm(motion);
       const sum: Sum = [0, 0, 0, 0, 0, 0];
       const before: Sum = [0, 0, 0, 0, 0, 0];
       let [full, left] = [0, 0];
       for (let i = 0; i < size; i++) {
-        addStrip(i, attached[i]!, sum, before, steady, pace);
+        addStrip(i, attached[i]!, { sum, before }, told);
         full += nodes[i]!.width * strength[i]! ** 2;
         left += nodes[i]!.width * strength[i]! * (strength[i]! + wash[i]!);
       }
@@ -140,27 +161,28 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     },
   };
 
-  /** What a strip has beside its attached load: friction, and all that separation changes. */
+  /** What a strip has beside its attached load: friction, what a jet adds, and all that separation changes. */
   function addStrip(
     i: number,
     attached: number,
-    sum: Sum,
-    before: Sum,
-    steady?: Float64Array,
-    pace?: Float64Array,
+    { sum, before }: { readonly sum: Sum; readonly before: Sum },
+    told: { readonly steady: Float64Array; readonly pace: Float64Array } | undefined,
   ): void {
     const { section, data, chord, width } = nodes[i]!;
-    const flow = along[i]!;
-    const normal = normalTo(i);
+    const more = added[i]!;
+    const flow = along[i]! + more * perSpeed.along[i]!;
+    const normal = normalTo(i) + (more * perSpeed.strength[i]!) / reach[i]!;
     const met = Math.sqrt(normal * normal + flow * flow);
     // Well within what the attached flow holds no angle needs to be known.
     const sine = met > 0 ? normal / met : 0;
     const isWhole = attached >= WHOLE && flow > 0 && sine < whole[2 * i]! && -sine < whole[2 * i + 1]!;
-    if (steady) steady[i] = isWhole ? 1 : attachedMeeting(section, sine);
-    if (pace) pace[i] = met / (LAG * chord);
+    if (told) {
+      told.steady[i] = isWhole ? 1 : attachedMeeting(section, sine);
+      told.pace[i] = met / (LAG * chord);
+    }
     const half = (chord * width) / 2;
     // Where the air really comes from: what is missing changes the wash beside it.
-    const upwards = across[i]! + wash[i]! / reach[i]! - missing[i]!;
+    const upwards = across[i]! + more * perSpeed.across[i]! + wash[i]! / reach[i]! - missing[i]!;
     const speed = Math.sqrt(flow * flow + upwards * upwards);
     if (speed < 1e-9) return;
     const [aft, rise] = [flow / speed, upwards / speed];
@@ -175,7 +197,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     const [fullLift, fullDrag] = [pressure * lift, pressure * drag + half * speed * speed * friction];
     addForce(sum, nodes[i]!, fullDrag * aft - fullLift * rise, fullDrag * rise + fullLift * aft, behind);
     // The same strip as the lattice has it.
-    addForce(before, nodes[i]!, -strength[i]! * width * across[i]!, strength[i]! * width * flow, 0);
+    addForce(before, nodes[i]!, -strength[i]! * width * across[i]!, strength[i]! * width * along[i]!, 0);
   }
 }
 
@@ -231,8 +253,8 @@ function nodesOf({ lattice, sections, air, about }: Prepared, speed: MetresPerSe
   });
 }
 
-interface CaseAir {
-  /** Along the chord as it streams past, and square to the board with the wash of all. */
+/** What strips meet: air along the chord, square to the board with the wash of all, and circulation. */
+interface StripMeeting {
   readonly along: Float64Array;
   readonly across: Float64Array;
   readonly strength: Float64Array;
@@ -251,7 +273,7 @@ function airOfCase(
   nodes: readonly Node[],
   { flow }: MotionCase,
   asAngles: (strength: Float64Array) => Float64Array,
-): CaseAir {
+): StripMeeting {
   const { count } = lattice.cells;
   const isEven = flow.parity === 'symmetric';
   const of = ({ side }: Node, value: number) => (isEven ? (side === 0 ? 0 : value) : side === -1 ? -value : value);

@@ -1,14 +1,15 @@
 import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
+import { designOf, trapezoid } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
+import type { Vector3 } from '@/core/1-base/units/convert';
 import { analyse } from '@/core/analyse';
 import { prepare } from '@/core/6-groups/solution/prepare';
 import { flyingModel } from './flyingModel';
 import { launchState } from './rigidBody';
 import { type ThrustOf, thrustOf } from './thrust';
 
-const at = (u: number) =>
-  launchState({ height: 10, attitude: { roll: 0, pitch: 0, yaw: 0 }, speed: [u, 0, 0], rate: [0, 0, 0] } as never);
+const at = (u: number): Vector3 => [u, 0, 0];
 const known = (thrust: ReturnType<typeof thrustOf>): ThrustOf => {
   if ('because' in thrust) throw new Error(thrust.because);
   return thrust;
@@ -41,7 +42,8 @@ describe('drives in flight', () => {
       );
       const drag = model.loads(state, { pitch: command, roll: 0, yaw: 0, flap: 0 } as never).force;
       const along = -(drag[0] * Math.cos(alpha) + drag[2] * Math.sin(alpha));
-      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))(state).force[0];
+      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))([...state.slice(7, 10)] as never)
+        .force[0];
       // Propellers at rest drag as well in a glide: with power they do not.
       const resting = (model.prepared.restingPropellers * model.prepared.air.density * trim.speed! ** 2) / 2;
       expectWithin(pulled, along - resting, 0.12);
@@ -69,6 +71,40 @@ describe('drives in flight', () => {
     const { force } = tilted(4, 3, 'clockwise');
     expectWithin(force[2] / force[0], Math.tan((4 * Math.PI) / 180), 0.01);
     expectWithin(force[1] / Math.hypot(force[0], force[2]), Math.tan((3 * Math.PI) / 180), 0.01);
+  });
+
+  test('a tail in the jet has the effect of its dynamic pressure: q + T/A, and at rest that of the jet alone', () => {
+    const wing = { ...trapezoid(500, 180), position: { x: 200, y: 0, z: 0 } };
+    const tail = {
+      id: 'tail',
+      role: 'tailplane' as const,
+      position: { x: 750, y: 0, z: 0 },
+      stations: [
+        { distanceFromRoot: 0, chord: 100 },
+        { distanceFromRoot: 80, chord: 100 },
+      ],
+      controls: [{ id: 'elevator', function: 'elevator' as const }],
+    };
+    const drive = { id: 'drive', position: { x: 0, y: 0, z: 0 }, propellerDiameter: 500 };
+    const lump = { id: 'lump', name: 'Lump', category: 'other', mass: 300, position: { x: 240, y: 0, z: 0 } };
+    const model = flyingModel(designOf([wing, tail], { propulsion: [drive], massItems: [lump] } as never), {
+      isPowered: true,
+    });
+    if ('because' in model) throw new Error(model.because);
+    const { density } = model.prepared.air;
+    const momentAt = (speed: number, jet: number) => {
+      const state = new Float64Array(model.size).fill(1);
+      const level = { height: 10, attitude: { roll: 0, pitch: 0, yaw: 0 }, speed: [speed, 0, 0], rate: [0, 0, 0] };
+      state.set(launchState(level as never));
+      const moment = (pitch: number) =>
+        model.loads(state, { pitch, roll: 0, yaw: 0, flap: 0 } as never, undefined, [jet]).moment[1];
+      return (moment(0.05) - moment(-0.05)) / 0.1;
+    };
+    const pressure = (density * 10 ** 2) / 2;
+    // What the lattice has beside its strips stays as it is: some percent.
+    expectWithin(momentAt(10, pressure) / momentAt(10, 0), 2, 0.05);
+    expectWithin(momentAt(10, 3 * pressure) / momentAt(10, 0), 4, 0.06);
+    expectWithin(momentAt(0.01, pressure) / momentAt(10, 0), 1, 0.05);
   });
 
   test('without a known motor it says why', () => {

@@ -1,15 +1,27 @@
-import { type Fraction, metresFromMillimetres, radiansFromDegrees, type Vector3 } from '@/core/1-base/units/convert';
+import {
+  type Fraction,
+  metresFromMillimetres,
+  type Pascals,
+  radiansFromDegrees,
+  type SquareMetres,
+  type Vector3,
+} from '@/core/1-base/units/convert';
 import { runDrive } from '@/core/5-power/drive/drive';
 import { type DesignDrive, drivesOf } from '@/core/6-groups/power/drives';
 import type { Prepared } from '@/core/6-groups/solution/prepare';
-import { AT, type BodyLoads } from './rigidBody';
+import type { BodyLoads } from './rigidBody';
 
 /** Speeds along the axis that a drive is worked out at [m/s]; between them straight, beyond the last held. */
 const SPEEDS = [0, 2, 4, 6, 8, 10, 12, 15, 18, 22, 27, 33] as const;
 const FULL: Fraction = 1;
 
-/** What all drives do at a throttle, for a state. */
-export type ThrustOf = (state: ArrayLike<number>) => BodyLoads;
+/** Thrust and torque of the drives, and the dynamic pressure that each adds behind it. */
+export interface DriveLoads extends BodyLoads {
+  readonly jets: readonly Pascals[];
+}
+
+/** What all drives do at a throttle, by the speed through the air in flight axes [m/s]. */
+export type ThrustOf = (speed: Vector3) => DriveLoads;
 
 /** A drive in flight axes about the balance point. */
 interface Pull {
@@ -18,13 +30,14 @@ interface Pull {
   readonly thrust: readonly number[];
   /** Torque of the propellers on the aircraft about the axis; none for a pair that turns against one another. */
   readonly torque: readonly number[];
+  /** Of all its discs [m²]. */
+  readonly area: SquareMetres;
 }
 
 /**
  * Thrust along every shaft and the torque of its propeller, by blade elements,
  * motor and pack at one opening of the throttle; the air that it meets
- * is the speed along the shaft. The stream over wing and tail is left out.
- * A reason where a drive is not known.
+ * is the speed along the shaft. A reason where a drive is not known.
  * @param left share of the charge
  */
 export function thrustOf(
@@ -35,12 +48,14 @@ export function thrustOf(
   const drives = drivesOf(design, air);
   if (typeof drives === 'string') return { because: drives };
   const pulls = drives.map((drive) => pullOf(drive, { throttle, left }, about));
-  return (state) => {
+  return (speed) => {
+    const jets: Pascals[] = [];
     const force: [number, number, number] = [0, 0, 0];
     const moment: [number, number, number] = [0, 0, 0];
-    for (const { axis, arm, thrust, torque } of pulls) {
-      const along = axis.reduce((sum, value, index) => sum + value * state[AT.speed + index]!, 0);
+    for (const { axis, arm, thrust, torque, area } of pulls) {
+      const along = axis.reduce((sum, value, index) => sum + value * speed[index]!, 0);
       const [pull, turn] = [between(thrust, along), between(torque, along)];
+      jets.push(Math.max(0, pull) / area);
       const [x, y, z] = axis.map((value) => pull * value) as unknown as Vector3;
       force[0] += x;
       force[1] += y;
@@ -49,7 +64,7 @@ export function thrustOf(
       moment[1] += arm[2] * x - arm[0] * z + turn * axis[1];
       moment[2] += arm[0] * y - arm[1] * x + turn * axis[2];
     }
-    return { force, moment };
+    return { force, moment, jets };
   };
 }
 
@@ -67,6 +82,7 @@ function pullOf(
   return {
     axis: [Math.cos(down) * Math.cos(right), count === 2 ? 0 : Math.sin(right), Math.sin(down) * Math.cos(right)],
     arm: [x0 - metresFromMillimetres(source.position.x), y, z0 - metresFromMillimetres(source.position.z)],
+    area: (count * Math.PI * metresFromMillimetres(source.propellerDiameter) ** 2) / 4,
     thrust: runs.map(({ thrust }) => thrust),
     torque: runs.map(({ shaftPower, perSecond }) =>
       perSecond > 0 ? (-side * shaftPower) / (2 * Math.PI * perSecond) : 0,
