@@ -34,8 +34,8 @@ radians; x is ahead of the launch point, y to the right of it, z height.
                     Reynolds numbers; speed, height and seconds are its own
   --help            this text
 
-Beyond the stall the strips are estimates (±30 %). Nothing here says that an
-aircraft is safe. Faults of the file go to standard error with their place;
+Beyond the stall the strips are estimates (±30 %), and drives that tilt have never
+been compared with flights. Nothing here says that an aircraft is safe. Faults of the file go to standard error with their place;
 exit status 2.`;
 
 function readArguments() {

@@ -4,7 +4,8 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { designOf, trapezoid } from '#/tests/designs';
 import { analyse } from '@/core/analyse';
-import { type Commands, type FlyingModel, flyingModel } from './flyingModel';
+import type { Commands } from './commands';
+import { type FlyingModel, flyingModel } from './flyingModel';
 import { launchState } from './rigidBody';
 
 const STEP = 1e-4;

@@ -7,12 +7,11 @@ import { numbersOf } from '@/core/6-groups/solve';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
 import { Solution } from '@/core/6-groups/solution/solution';
 import { AT_REST, type Motion } from './attachedLoads';
+import type { Commands } from './commands';
 import { turnMatrix } from './attitude';
 import { AT, type BodyLoads, flightRate, quaternionAt, type RigidBody, STATE_SIZE } from './rigidBody';
 import { stripFlow } from './stripFlow';
 import type { ThrustOf } from './thrust';
-
-export type Commands = Pick<Motion, 'pitch' | 'roll' | 'yaw' | 'flap'>;
 
 /** An aircraft ready to be flown: state of a rigid body, and behind it the share of attached flow of every strip. */
 export interface FlyingModel {
@@ -186,8 +185,9 @@ export function flyingModel(
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
         const moving = airAt?.(t, state);
-        const driven = drives?.(throughAir(state, moving));
-        const own = loads(state, commands(t, state), moving, driven?.jets);
+        const commanded = commands(t, state);
+        const driven = drives?.(throughAir(state, moving), commanded.sticks);
+        const own = loads(state, commanded, moving, driven?.jets);
         if (!driven) return own;
         return {
           force: own.force.map((value, axis) => value + driven.force[axis]!) as unknown as Vector3,

