@@ -13,6 +13,19 @@ test('a toss is thrown by itself; one thing changed is drawn beside it; many thr
   await expect(page.getByText(/^Changed it /)).toBeVisible();
   await page.getByRole('button', { name: 'Play' }).click();
   await expect(page.getByRole('slider', { name: 'Time' })).not.toHaveAttribute('aria-valuetext', '0 s');
+  await page.getByRole('checkbox', { name: 'Forces' }).check();
+  await expect(page.getByText(/of the weight/)).toBeVisible();
+  for (const [view, words] of [
+    ['In space', /times its size/],
+    ['Beside it', /^Squares of/],
+  ] as const) {
+    await page.getByRole('radio', { name: view }).click();
+    await expect(page.getByRole('img', { name: /^The toss in space: as drawn it/ })).toBeVisible();
+    await expect(page.getByText(words)).toBeVisible();
+    await page.getByRole('button', { name: 'Turn left' }).click();
+  }
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: 'Side and above' }).click();
   await page.getByRole('button', { name: 'Throw 200 times' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).last().click();
   await expect(page.getByRole('button', { name: 'Throw 200 times' })).toBeVisible();

@@ -40,12 +40,18 @@ export const changeToss =
     await designs.records.put('tosses', id, next as Toss);
   };
 
-/** Takes a toss out; the answer puts it back. */
+/** Takes a toss out with its photographs; the answer puts all of it back. */
 export const dropToss =
   (toss: string): AppThunk<Promise<() => Promise<void>>> =>
-  async (_dispatch, getState, { designs }) => {
+  async (_dispatch, getState, { designs: { records } }) => {
     const { id } = getState().session;
-    return id === null ? () => Promise.resolve() : designs.records.remove('tosses', id, toss);
+    if (id === null) return () => Promise.resolve();
+    const photos = (await records.heads('photos', id)).filter(({ part }) => part === toss);
+    const back = [await records.remove('tosses', id, toss)];
+    for (const photo of photos) back.push(await records.remove('photos', id, photo.id));
+    return async () => {
+      for (const put of back) await put();
+    };
   };
 
 /** Takes in tosses of a table, all of them or none: those of a known id are replaced. */

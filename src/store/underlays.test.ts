@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession } from '#/tests/session';
-import { addUnderlay, changeUnderlay, dropUnderlay, type Photo, scaledByTwoPoints, type Underlay } from './underlays';
+import { dropPicture, type Photo } from './pictures';
+import { addUnderlay, changeUnderlay, scaledByTwoPoints, type Underlay } from './underlays';
 
 const LAID: Underlay = { view: 'plan', x: 400, across: 0, width: 800, turn: 0 };
 
@@ -65,7 +66,7 @@ test('it is kept beside the design, moved, and taken out with a way back; a larg
   expect(photo).toMatchObject({ name: 'Sketch', bytes: 3, underlay: LAID });
   await dispatch(changeUnderlay(photo!, { turn: 5, view: 'side' }));
   expect((await photos())[0]!.underlay).toEqual({ ...LAID, turn: 5, view: 'side' });
-  const back = await dispatch(dropUnderlay(photo!.id));
+  const back = await dispatch(dropPicture(photo!.id));
   expect(await photos()).toEqual([]);
   await back();
   expect(await designs.records.body('photos', id, photo!.id)).toEqual(bytes);

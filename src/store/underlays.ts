@@ -1,43 +1,12 @@
-import { MOST_PICTURE_BYTES, type RecordOf } from '@/core/2-document/records/recordKinds';
+import { addPicture, type Photo, type Picture } from './pictures';
 import type { AppThunk } from './reduxStore';
 
-export type Photo = RecordOf<'photos'>;
 /** Where a picture lies under the drawing. */
 export type Underlay = NonNullable<Photo['underlay']>;
 
-/** A picture as it goes into the storage. */
-export interface Picture {
-  readonly name: string;
-  readonly type: Photo['type'];
-  readonly bytes: Uint8Array<ArrayBuffer>;
-}
-
-/**
- * Lays a picture under the drawing of the open design, its middle at a place
- * and as wide as so many millimetres.
- * @throws when it is larger than a record may hold, or the storage takes nothing
- */
-export const addUnderlay =
-  ({ name, type, bytes }: Picture, underlay: Underlay): AppThunk<Promise<void>> =>
-  async (_dispatch, getState, { designs }) => {
-    const { session, document } = getState();
-    if (session.id === null) return;
-    if (bytes.length > MOST_PICTURE_BYTES) throw new Error('it is larger than 400 kB. Make it smaller');
-    const taken = await designs.records.ids('photos', session.id);
-    let number = taken.size + 1;
-    while (taken.has(`picture${number}`)) number++;
-    const photo: Photo = {
-      id: `picture${number}`,
-      at: new Date().toISOString(),
-      ...(document.present?.basedOn ? { revision: document.present.basedOn } : {}),
-      name: name.slice(0, 200),
-      type,
-      bytes: bytes.length,
-      underlay,
-      notes: '',
-    };
-    await designs.records.put('photos', session.id, photo, bytes);
-  };
+/** Lays a picture under the drawing of the open design, its middle at a place and as wide as so many millimetres. */
+export const addUnderlay = (picture: Picture, underlay: Underlay): AppThunk<Promise<void>> =>
+  addPicture(picture, { underlay });
 
 /** Moves, turns or scales a picture under the drawing. */
 export const changeUnderlay =
@@ -46,14 +15,6 @@ export const changeUnderlay =
     const { id } = getState().session;
     if (id !== null && photo.underlay)
       await designs.records.put('photos', id, { ...photo, underlay: { ...photo.underlay, ...part } });
-  };
-
-/** Takes a picture out; the answer puts it back. */
-export const dropUnderlay =
-  (photo: string): AppThunk<Promise<() => Promise<void>>> =>
-  async (_dispatch, getState, { designs }) => {
-    const { id } = getState().session;
-    return id === null ? () => Promise.resolve() : designs.records.remove('photos', id, photo);
   };
 
 /** A place of the view that a picture lies in [mm]. */

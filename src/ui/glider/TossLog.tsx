@@ -14,6 +14,7 @@ import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
 import { downloadFile } from '../shell/download';
 import { told } from '../shell/told';
+import { TossPhotos } from './TossPhotos';
 import { far, RESULT_WORDS } from './tossWords';
 
 /** Tosses of one size, oldest first. */
@@ -194,6 +195,7 @@ function TossFields({ toss }: { readonly toss: Toss }) {
           onBlur={(event) => event.target.value !== toss.notes && change({ notes: event.target.value })}
         />
       </label>
+      <TossPhotos toss={toss} />
     </div>
   );
 }

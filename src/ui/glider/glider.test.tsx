@@ -50,7 +50,7 @@ test('a toss is told in steps of half a second, and plays', async () => {
   const toss = { design: demoDesign(NAME), scale: 1, path: 0, height: 1.8, pilot: 'handsOff', change: null } as const;
   const tossed = finish(tossVirtually(toss));
   if (!tossed.ok) throw new Error(tossed.because);
-  const { hand } = await show(toss.design, <TossPlot tossed={tossed} />);
+  const { hand } = await show(toss.design, <TossPlot tossed={tossed} design={toss.design} />);
   const table = await screen.findByRole('table', { name: 'The toss in steps of half a second' });
   expect(within(table).getAllByRole('row').length).toBeGreaterThan(3);
   expect(document.body.textContent).toMatch(/Speed\d/);

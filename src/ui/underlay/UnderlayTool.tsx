@@ -1,7 +1,8 @@
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { toast } from 'sonner';
-import { addUnderlay, changeUnderlay, dropUnderlay, type Underlay } from '@/store/underlays';
+import { dropPicture } from '@/store/pictures';
+import { addUnderlay, changeUnderlay, type Underlay } from '@/store/underlays';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
@@ -10,7 +11,8 @@ import { SelectField } from '../fields/SelectField';
 import { Button, IconButton } from '../shell/buttons';
 import { layer } from '../shell/layer';
 import { told } from '../shell/told';
-import { fittingPicture } from './fittingPicture';
+import { ChoosePicture } from '../pictures/ChoosePicture';
+import { fittingPicture } from '../pictures/fittingPicture';
 import { type LaidPhoto, useUnderlays } from './useUnderlays';
 
 interface UnderlayToolProps {
@@ -46,18 +48,7 @@ export function UnderlayTool({ onScale }: UnderlayToolProps) {
           aria-label="Pictures under the drawing"
           className="z-30 w-80 max-w-[94vw] border border-graphite bg-sheet p-3 text-read shadow-lg"
         >
-          <label className="flex cursor-pointer items-center justify-center gap-1.5 rounded-sm border border-rule px-2 py-1 font-medium focus-within:outline-2 focus-within:outline-balance hover:bg-soft">
-            <ImagePlus size={15} aria-hidden="true" /> Lay a picture under it
-            <input
-              type="file"
-              accept="image/jpeg,image/png,image/webp"
-              className="sr-only"
-              onChange={(event) => {
-                void take(event.target.files?.[0]);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          <ChoosePicture label="Lay a picture under it" onChoose={(file) => void take(file)} />
           {photos.length === 0 && (
             <p className="mt-2 text-label text-faint">
               A sketch or a photograph, nose to the left. It is kept beside the design and goes into its file.
@@ -88,7 +79,7 @@ function Placing({ photo, onScale }: { readonly photo: LaidPhoto; readonly onSca
     return null;
   };
   const drop = async () => {
-    const back = await told('It was not taken away', () => dispatch(dropUnderlay(id)));
+    const back = await told('It was not taken away', () => dispatch(dropPicture(id)));
     if (back) toast(`${name || id} was taken away.`, { action: { label: 'Undo', onClick: () => void back() } });
   };
   return (

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Photo, Underlay } from '@/store/underlays';
+import type { Photo } from '@/store/pictures';
+import type { Underlay } from '@/store/underlays';
 import { useAppSelector } from '@/store/hooks';
 import { useSurroundings } from '../surroundings';
 

@@ -141,7 +141,7 @@ export const photoSchema = z.strictObject({
     .min(1)
     .max(MOST_PICTURE_BYTES, { error: 'must be at most 400 kB: make the picture smaller' })
     .meta({ description: 'Size of the picture; it lies beside the file, under its id' }),
-  part: identifier('Part it shows').optional(),
+  part: identifier('Part or toss it shows').optional(),
   underlay: z
     .strictObject({
       view: z.enum(['plan', 'side']).default('plan').meta({ description: 'Drawing under which it lies' }),

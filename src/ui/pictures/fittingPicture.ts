@@ -1,5 +1,5 @@
 import { MOST_PICTURE_BYTES } from '@/core/2-document/records/recordKinds';
-import type { Picture } from '@/store/underlays';
+import type { Picture } from '@/store/pictures';
 
 /** Longest side that is tried first, and how it shrinks from try to try [px]. */
 const SIDES = [1800, 1400, 1100, 800, 500];

@@ -1,0 +1,32 @@
+import 'fake-indexeddb/auto';
+import { expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { openSession } from '#/tests/session';
+import type { Toss } from '@/core/7-flight/toss/settings';
+import { addPicture, type Photo } from './pictures';
+import { changeToss, dropToss, logToss } from './tosses';
+
+test('a toss keeps what was on the glider for the next, and goes and comes back with its photographs', async () => {
+  const { session, designs, id } = await openSession(demoDesign('polly-drift'));
+  const { dispatch } = session.store;
+  const tosses = () => designs.records.heads('tosses', id) as Promise<Toss[]>;
+  const photos = () => designs.records.heads('photos', id) as Promise<Photo[]>;
+  await dispatch(logToss(undefined, { scale: 0.5, result: 'dived', shim: -1, ballast: 4 }));
+  const [first] = await tosses();
+  await dispatch(logToss(first, { scale: 0.5, result: 'stalled' }));
+  const [, second] = await tosses();
+  expect(second).toMatchObject({ id: 'toss2', result: 'stalled', shim: -1, ballast: 4 });
+  await dispatch(changeToss(second!, { distance: 9.5, shim: undefined }));
+  expect((await tosses())[1]).not.toHaveProperty('shim');
+  const picture = { name: 'Where it lay', type: 'image/png' as const };
+  await dispatch(addPicture({ ...picture, bytes: new Uint8Array([1, 2]) }, { part: second!.id }));
+  await dispatch(addPicture({ ...picture, bytes: new Uint8Array([3]) }, { part: first!.id }));
+  expect((await photos()).map(({ part }) => part)).toEqual(['toss2', 'toss1']);
+  const back = await dispatch(dropToss(second!.id));
+  expect((await tosses()).map(({ id: own }) => own)).toEqual(['toss1']);
+  expect((await photos()).map(({ part }) => part)).toEqual(['toss1']);
+  await back();
+  expect((await tosses())[1]).toMatchObject({ id: 'toss2', distance: 9.5 });
+  const kept = (await photos()).find(({ part }) => part === 'toss2')!;
+  expect(await designs.records.body('photos', id, kept.id)).toEqual(new Uint8Array([1, 2]));
+});
