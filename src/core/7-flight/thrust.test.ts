@@ -42,8 +42,7 @@ describe('drives in flight', () => {
       );
       const drag = model.loads(state, { pitch: command, roll: 0, yaw: 0, flap: 0 } as never).force;
       const along = -(drag[0] * Math.cos(alpha) + drag[2] * Math.sin(alpha));
-      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))(state.slice(7, 10) as never)
-        .force[0];
+      const pulled = known(thrustOf(model.prepared, power.cruiseThrottle!, 0.5))(state.slice(7, 10) as never).force[0];
       // Propellers at rest drag as well in a glide: with power they do not.
       const resting = (model.prepared.restingPropellers * model.prepared.air.density * trim.speed! ** 2) / 2;
       expectWithin(pulled, along - resting, 0.12);

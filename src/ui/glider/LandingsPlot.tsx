@@ -5,7 +5,7 @@ import { useSize } from '../drawing/useSize';
 import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
-import { DEED_WORDS, far } from './tossWords';
+import { DEED_WORDS, onAxis } from './tossWords';
 
 /** Where many throws of a hand come down, seen from above: a ring for what goes well, a cross for what does not. */
 export function LandingsPlot({ spread }: { readonly spread: Spread }) {
@@ -14,16 +14,20 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
   if (!spread.ok) return <p className="p-6">{spread.because}</p>;
   const { landings, well } = spread;
   const unit = units.length === 'in' ? 'ft' : 'm';
-  const format = (value: number) => far(value, units, 0).replace(/ \D+$/, '');
   const aside = Math.max(1, ...landings.map(({ y }) => Math.abs(y))) * 1.1;
   const ahead = Math.max(1, ...landings.map(({ x }) => x)) * 1.05;
   const behind = Math.min(0, ...landings.map(({ x }) => x));
   const box = { left: 62, top: 92, width: Math.max(80, width - 90), height: Math.max(60, height - 150) };
-  const x: Axis = { domain: [behind, ahead], name: `Ahead of the hand, ${unit}`, format, ticks: width < 480 ? 4 : 8 };
+  const x: Axis = {
+    domain: [behind, ahead],
+    name: `Ahead of the hand, ${unit}`,
+    format: onAxis(ahead - behind, units),
+    ticks: width < 480 ? 4 : 8,
+  };
   const y: Axis = {
     domain: [aside, -aside],
     name: `Left (up) and right, ${unit}`,
-    format: (value) => format(Math.abs(value)),
+    format: (value) => onAxis(aside, units)(Math.abs(value)),
     ticks: 5,
   };
   const { u, v } = scalesOf(box, x, y);

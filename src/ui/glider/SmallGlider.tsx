@@ -1,6 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Glide } from '@/core/7-flight/toss/glideOf';
-import { similar } from '@/core/7-flight/toss/similar';
+import { kilogramsFromGrams, metresFromMillimetres } from '@/core/1-base/units/convert';
+import { enlarged, similar } from '@/core/7-flight/toss/similar';
 import { compareScales } from '@/store/glider';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { planScaleSet } from '@/store/plansSlice';
@@ -9,6 +10,8 @@ import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
 import { useGoTo } from '../stages/useGoTo';
+import { useTossesOf } from './TossLog';
+import { far } from './tossWords';
 
 /** What a small one of the scale of the throw has to weigh to fly alike, and what the same board makes of it. */
 export function SmallGlider({ design }: { readonly design: Design }) {
@@ -35,7 +38,7 @@ export function SmallGlider({ design }: { readonly design: Design }) {
   const small = similar({ mass, span, boardMass }, scale);
   const weight = (value: number) => formatValue(value, 'mass', units);
   return (
-    <Section title="The small glider">
+    <Section title={scale < 1 ? 'The small glider' : 'The enlarged one'}>
       <Fact label="Span">{formatValue(small.span, 'length', units)}</Fact>
       <Fact label="Flies alike at a mass of">{weight(small.mass)}</Fact>
       <Fact label="Cut of the same board it weighs">{weight(small.boardMass)}</Fact>
@@ -55,6 +58,7 @@ export function SmallGlider({ design }: { readonly design: Design }) {
             )} % faster than alike.`}
       </p>
       <SideBySide design={design} scale={scale} />
+      <Enlarged scale={scale} drawnMass={mass} />
       <Button
         className="mt-2"
         onClick={() => {
@@ -65,6 +69,51 @@ export function SmallGlider({ design }: { readonly design: Design }) {
         Cut it at this scale
       </Button>
     </Section>
+  );
+}
+
+/** The way up: what was measured of the tossed one, enlarged by its own numbers. */
+function Enlarged({ scale, drawnMass }: { readonly scale: number; readonly drawnMass: number }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const toss = useTossesOf(scale).findLast(({ mass, balance, launchSpeed, distance, time }) =>
+    [mass, balance, launchSpeed, distance, time].some((value) => value !== undefined),
+  );
+  if (!toss) return null;
+  const { mass, balance, launchSpeed, distance, time } = toss;
+  const large = enlarged(
+    {
+      mass: mass === undefined ? undefined : kilogramsFromGrams(mass),
+      balance: balance === undefined ? undefined : metresFromMillimetres(balance),
+      launchSpeed,
+      distance,
+      time,
+    },
+    scale,
+  );
+  const rows: readonly (readonly [string, string | undefined])[] = [
+    [
+      'Weighs',
+      large.mass && `${formatValue(large.mass, 'mass', units)}, drawn ${formatValue(drawnMass, 'mass', units)}`,
+    ],
+    ['Balances at', large.balance && formatValue(large.balance, 'length', units)],
+    ['Out of the hand', large.launchSpeed && formatValue(large.launchSpeed, 'speed', units)],
+    ['Comes as far as', large.distance && far(large.distance, units)],
+    ['In', large.time && `${decimal(large.time, 1)} s`],
+  ] as const;
+  return (
+    <div className="mt-2">
+      <p className="text-label text-faint">
+        The last toss, enlarged by its own numbers; a better Reynolds number adds to it:
+      </p>
+      {rows.map(
+        ([name, value]) =>
+          value && (
+            <Fact key={name} label={name}>
+              {value}
+            </Fact>
+          ),
+      )}
+    </div>
   );
 }
 

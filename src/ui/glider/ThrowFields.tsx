@@ -1,4 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
+import type { Flown } from '@/core/7-flight/fly';
 import { type PilotName, PILOTS } from '@/core/7-flight/pilots';
 import type { Change } from '@/core/7-flight/toss/virtualToss';
 import { stopGlider, tossItOften } from '@/store/glider';
@@ -44,8 +45,7 @@ const within = (what: keyof typeof LIMITS, value: number) => {
 /** How it is thrown on the screen, one thing changed beside it, and many throws of a hand. */
 export function ThrowFields({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
-  const units = useAppSelector((state) => state.settings.units);
-  const { asked, tossed, progress, spread } = useAppSelector((state) => state.glider);
+  const { asked, tossed } = useAppSelector((state) => state.glider);
   const ask = (part: Parameters<typeof tossAsked>[0]) => {
     dispatch(tossAsked(part));
     return null;
@@ -58,7 +58,6 @@ export function ThrowFields({ design }: { readonly design: Design }) {
       ] as const)
     : [];
   const { change } = asked;
-  const often = progress.often;
   return (
     <>
       <Section title="The throw">
@@ -133,19 +132,7 @@ export function ThrowFields({ design }: { readonly design: Design }) {
         {flights.map(
           ([label, flown]) =>
             flown && (
-              <div key={label} className="mt-2">
-                <Fact label={result?.ok && result.changed ? label : 'It'}>{DEED_WORDS[flown.outcome]}</Fact>
-                <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
-                {flown.glideRatio !== null && (
-                  <Fact label="Distance over height lost">{decimal(flown.glideRatio, 1)}</Fact>
-                )}
-                {flown.sinkRate !== null && (
-                  <Fact label="Settled, sinks">{formatValue(flown.sinkRate, 'speed', units)}</Fact>
-                )}
-                {flown.settledSpeed !== null && (
-                  <Fact label="Settled, flies">{formatValue(flown.settledSpeed, 'speed', units)}</Fact>
-                )}
-              </div>
+              <Did key={label} label={result?.ok && result.changed ? label : 'It'} flown={flown} pilot={asked.pilot} />
             ),
         )}
         <p className="mt-1.5 text-label text-faint">
@@ -153,30 +140,66 @@ export function ThrowFields({ design }: { readonly design: Design }) {
           grass, nobody ahead, hand clear of propellers.
         </p>
       </Section>
-      <Section title="Many throws">
-        <div className="flex flex-wrap items-center gap-2">
-          {often ? (
-            <>
-              <Button onClick={() => dispatch(stopGlider('often'))}>Stop</Button>
-              <progress className="min-w-20 flex-1" aria-label="Throws flown" value={often.done} max={often.total} />
-            </>
-          ) : (
-            <Button onClick={() => void dispatch(tossItOften(design))}>Throw 200 times</Button>
-          )}
-        </div>
-        {spread?.result.ok && (
-          <div className="mt-1.5">
-            <Fact label="Go well">{decimal(100 * spread.result.well, 0)} %</Fact>
-            {spread.of !== design || spread.asked !== asked ? (
-              <p className="text-label text-faint">Thrown before the last change: throw again.</p>
-            ) : null}
-          </div>
-        )}
-        <p className="mt-1 text-label text-faint">
-          As a hand does it: speed ±8 %, path and nose ±2.5°, bank ±5°. It goes well without a stalled wing for three
-          seconds, down at less than two metres a second.
-        </p>
-      </Section>
+      <ManyThrows design={design} />
     </>
+  );
+}
+
+/** What a flight did, in words and numbers. */
+function Did({ label, flown, pilot }: { readonly label: string; readonly flown: Flown; readonly pilot: PilotName }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const round = flown.events.find(({ name }) => name === 'figure');
+  const figure =
+    pilot !== 'loop' && pilot !== 'roll'
+      ? ''
+      : round
+        ? `comes round after ${decimal(round.t, 1)} s, then `
+        : 'never comes round: ';
+  return (
+    <div className="mt-2">
+      <Fact label={label}>
+        {figure}
+        {DEED_WORDS[flown.outcome]}
+      </Fact>
+      <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
+      {flown.glideRatio !== null && <Fact label="Distance over height lost">{decimal(flown.glideRatio, 1)}</Fact>}
+      {flown.sinkRate !== null && <Fact label="Settled, sinks">{formatValue(flown.sinkRate, 'speed', units)}</Fact>}
+      {flown.settledSpeed !== null && (
+        <Fact label="Settled, flies">{formatValue(flown.settledSpeed, 'speed', units)}</Fact>
+      )}
+    </div>
+  );
+}
+
+/** The same throw as a hand does it, two hundred times. */
+function ManyThrows({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const { asked, progress, spread } = useAppSelector((state) => state.glider);
+  const { often } = progress;
+  return (
+    <Section title="Many throws">
+      <div className="flex flex-wrap items-center gap-2">
+        {often ? (
+          <>
+            <Button onClick={() => dispatch(stopGlider('often'))}>Stop</Button>
+            <progress className="min-w-20 flex-1" aria-label="Throws flown" value={often.done} max={often.total} />
+          </>
+        ) : (
+          <Button onClick={() => void dispatch(tossItOften(design))}>Throw 200 times</Button>
+        )}
+      </div>
+      {spread?.result.ok && (
+        <div className="mt-1.5">
+          <Fact label="Go well">{decimal(100 * spread.result.well, 0)} %</Fact>
+          {spread.of !== design || spread.asked !== asked ? (
+            <p className="text-label text-faint">Thrown before the last change: throw again.</p>
+          ) : null}
+        </div>
+      )}
+      <p className="mt-1 text-label text-faint">
+        As a hand does it: speed ±8 %, path and nose ±2.5°, bank ±5°. It goes well without a stalled wing for three
+        seconds, down at less than two metres a second.
+      </p>
+    </Section>
   );
 }

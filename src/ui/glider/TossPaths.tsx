@@ -10,7 +10,7 @@ import { Paper } from '../sheet/Paper';
 import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Scale } from '../sheet/scale';
 import { placeAt } from './placeAt';
-import { DEED_WORDS, far } from './tossWords';
+import { DEED_WORDS, far, onAxis } from './tossWords';
 
 const LEFT = 62;
 const RIGHT = 24;
@@ -62,20 +62,24 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
   const aside = Math.max(widest, Math.min(room.height - highest * perMetre, WIDE) / 2 / perMetre);
   const side = { left: LEFT, top: TOP, width: (farthest - nearest) * perMetre, height: highest * perMetre };
   const above = { ...side, top: side.top + side.height + BETWEEN, height: 2 * aside * perMetre };
-  const format = (value: number) => far(value, units, 0).replace(/ \D+$/, '');
   const unit = units.length === 'in' ? 'ft' : 'm';
   const x: Axis = {
     domain: [nearest, farthest],
     name: `Ahead of the hand, ${unit}`,
-    format,
+    format: onAxis(farthest - nearest, units),
     ticks: width < 480 ? 4 : 8,
   };
-  const z: Axis = { domain: [0, highest], name: `Height, ${unit}`, format, ticks: side.height < 90 ? 2 : 4 };
+  const z: Axis = {
+    domain: [0, highest],
+    name: `Height, ${unit}`,
+    format: onAxis(highest, units),
+    ticks: side.height < 90 ? 2 : 4,
+  };
   // Seen from above the right side lies below.
   const y: Axis = {
     domain: [aside, -aside],
     name: `Left (up) and right, ${unit}`,
-    format: (value) => format(Math.abs(value)),
+    format: (value) => onAxis(aside, units)(Math.abs(value)),
     ticks: 3,
   };
   const [fromSide, fromAbove] = [scalesOf(side, x, z), scalesOf(above, x, y)];

@@ -1,6 +1,10 @@
+import { toast } from 'sonner';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
+import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
+import type { Correction } from '@/core/7-flight/toss/correction';
 import type { Told } from '@/core/7-flight/toss/infer';
+import { setFields } from '@/store/edit';
 import { hearTosses, stopGlider } from '@/store/glider';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal, formatValue } from '@/words/formatQuantity';
@@ -123,6 +127,7 @@ function Findings({
       {!shim && !ballast && correction && (
         <p className="mt-1 text-read">No shim and no ballast that is worth it sets that right: look at the drawing.</p>
       )}
+      {correction && <CarriedOver design={design} correction={correction} />}
       {next && (
         <p className="mt-1.5 text-read">
           Most would be learned from a toss at {formatValue(next.launchSpeed, 'speed', units)} with a shim of{' '}
@@ -131,8 +136,62 @@ function Findings({
       )}
       <p className="mt-1 text-label text-faint">
         Bands are one standard deviation; before the first toss they are those of hand building. Change one thing at a
-        time. What a small one tells is no promise for the large one: check its angles and its balance again.
+        time.
       </p>
     </>
+  );
+}
+
+/** The same for the aircraft itself, whatever the scale of the tossed one: angle and balance with their bands, and the angle to be taken over. */
+function CarriedOver({ design, correction }: { readonly design: Design; readonly correction: Correction }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.settings.units);
+  const scale = useAppSelector((state) => state.glider.asked.scale);
+  const drawn = useAppSelector((state) => state.analysis.current?.mass.cg?.[0]);
+  const { turn, balance } = correction;
+  const surface = design.surfaces.find(({ id }) => id === turn?.surface);
+  if (!(turn && surface) && !(balance && drawn !== undefined)) return null;
+  const incidence = turn && surface ? surface.incidence + degreesFromRadians(turn.angle) : null;
+  return (
+    <div className="mt-2 border-t border-soft pt-1.5 text-read">
+      <p>
+        For the large one that is{' '}
+        {turn && surface && incidence !== null && (
+          <>
+            {(surface.name || surface.id).toLowerCase()} at{' '}
+            <strong>
+              {decimal(incidence, 1)}° ±{decimal(degreesFromRadians(turn.sigma), 1)}°
+            </strong>{' '}
+            (drawn {decimal(surface.incidence, 1)}°)
+          </>
+        )}
+        {turn && surface && balance && drawn !== undefined && ', or '}
+        {balance && drawn !== undefined && (
+          <>
+            balanced at{' '}
+            <strong>
+              {formatValue(drawn + balance.moves / scale, 'length', units)} ±
+              {formatValue(balance.sigma / scale, 'length', units)}
+            </strong>{' '}
+            (drawn {formatValue(drawn, 'length', units)})
+          </>
+        )}
+        . That holds as far as both are built alike: check its angles and its balance again.
+      </p>
+      {surface && incidence !== null && (
+        <Button
+          className="mt-1"
+          onClick={() => {
+            const at = Math.round(incidence * 10) / 10;
+            dispatch(setFields([field('surfaces', surface.id, 'incidence').to(at)]));
+            toast(
+              `${surface.name || surface.id} is drawn at ${decimal(at, 1)}° now. Tosses count from the new drawing.`,
+            );
+          }}
+        >
+          Draw it at this angle
+        </Button>
+      )}
+    </div>
   );
 }

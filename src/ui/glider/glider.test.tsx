@@ -28,7 +28,8 @@ const toldOf = (contradictions: readonly Contradiction[]): TossesTell => ({
   correction: {
     aim: 0.4,
     off: 0.1,
-    turn: { surface: 'wing', angle: 0.02, shim: 0.0015 },
+    turn: { surface: 'wing', angle: 0.02, sigma: 0.004, shim: 0.0015 },
+    balance: { moves: -0.003, sigma: 0.001 },
     ballast: { mass: 0.006, at: 0.02, moves: -0.003 },
   },
   next: { shim: 0.5, launchSpeed: 9, sigma: 0.03 },
@@ -114,6 +115,7 @@ test('what tosses tell is a value with its band and a shim; tosses that contradi
   expect(group.textContent).toMatch(/a shim of 1\.5 mm under its leading edge/);
   expect(group.textContent).toMatch(/6 g of ballast/);
   expect(group.textContent).toMatch(/Told before the last change/);
+  expect(group.textContent).toMatch(/For the large one that is .* at \d.*° ±0\.2°/);
   dispatch(
     tossesTold({
       of: design(),

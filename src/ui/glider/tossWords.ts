@@ -32,3 +32,12 @@ const METRES_PER_FOOT = 0.3048;
 /** A distance over the field, in metres or in feet. */
 export const far = (metres: number, units: DisplayUnits, digits = 1): string =>
   units.length === 'in' ? `${decimal(metres / METRES_PER_FOOT, digits)} ft` : `${decimal(metres, digits)} m`;
+
+/** Fewer metres than that along an axis are told in tenths. */
+const SHORT = 5;
+
+/** Numbers on an axis that is so many metres long. */
+export const onAxis =
+  (length: number, units: DisplayUnits) =>
+  (metres: number): string =>
+    far(metres, units, length < SHORT ? 1 : 0).replace(/ \D+$/, '');

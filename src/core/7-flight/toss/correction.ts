@@ -13,7 +13,15 @@ export interface Correction {
   /** How far hands-off lift is off it. */
   readonly off: Fraction;
   /** Turn of the surface that trims, nose up positive, and how thick a shim under its root chord that is; null where no such surface helps. */
-  readonly turn: { readonly surface: string; readonly angle: Radians; readonly shim: Metres } | null;
+  readonly turn: {
+    readonly surface: string;
+    readonly angle: Radians;
+    /** One standard deviation, by that of hands-off lift. */
+    readonly sigma: Radians;
+    readonly shim: Metres;
+  } | null;
+  /** How far aft the balance point would have to lie of where it is drawn, on the tossed glider; null where that does not help. */
+  readonly balance: { readonly moves: Metres; readonly sigma: Metres } | null;
   /** Ballast, and where it goes: at the nose or at the tail end; null where the balance point does not help. */
   readonly ballast: { readonly mass: Kilograms; readonly at: Metres; readonly moves: Metres } | null;
 }
@@ -69,7 +77,16 @@ export function correctionFor(glider: Glider, { errors, handsOffLift }: Inferred
     off,
     turn:
       trimmer !== null && root !== undefined && Math.abs(angle) < FARTHEST_TURN
-        ? { surface: trimmer, angle, shim: metresFromMillimetres(root) * scale * Math.abs(Math.tan(angle)) }
+        ? {
+            surface: trimmer,
+            angle,
+            sigma: handsOffLift.sigma / Math.abs(perTurn),
+            shim: metresFromMillimetres(root) * scale * Math.abs(Math.tan(angle)),
+          }
+        : null,
+    balance:
+      Number.isFinite(moves) && Math.abs(moves) < chord * scale
+        ? { moves, sigma: handsOffLift.sigma / Math.abs(perBalance) }
         : null,
     ballast: mass >= 0 && mass < MOST_BALLAST * likeMass(glider) ? { mass, at: place, moves } : null,
   };

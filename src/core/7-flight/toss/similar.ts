@@ -1,4 +1,4 @@
-import type { Metres } from '@/core/1-base/units/convert';
+import type { Kilograms, Metres, MetresPerSecond, Seconds } from '@/core/1-base/units/convert';
 
 /** What a dynamically alike small one is, and what its board makes of it. */
 export interface Small {
@@ -30,5 +30,27 @@ export function similar(
     speedRatio: Math.sqrt(scale),
     reynoldsRatio: scale ** 1.5,
     inertiaRatio: scale ** 5,
+  };
+}
+
+/** What of a tossed small one was measured: its own kilograms, metres, metres a second, seconds. */
+export interface Measured {
+  readonly mass?: Kilograms | undefined;
+  /** Aft of the datum. */
+  readonly balance?: Metres | undefined;
+  readonly launchSpeed?: MetresPerSecond | undefined;
+  readonly distance?: Metres | undefined;
+  readonly time?: Seconds | undefined;
+}
+
+/** The same enlarged to the full size, alike in lift and Froude number: lengths by 1/λ, masses by 1/λ³, speeds and times by 1/√λ. [exact] */
+export function enlarged({ mass, balance, launchSpeed, distance, time }: Measured, scale: number): Measured {
+  const by = (value: number | undefined, power: number) => (value === undefined ? undefined : value / scale ** power);
+  return {
+    mass: by(mass, 3),
+    balance: by(balance, 1),
+    launchSpeed: by(launchSpeed, 0.5),
+    distance: by(distance, 1),
+    time: by(time, 0.5),
   };
 }

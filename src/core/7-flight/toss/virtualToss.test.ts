@@ -5,7 +5,7 @@ import { finish } from '@/core/1-base/steps';
 import { numbersOf } from '@/core/6-groups/solve';
 import { type Glider, gliderOf } from './glider';
 import { glideOf } from './glideOf';
-import { similar } from './similar';
+import { enlarged, similar } from './similar';
 import { tossOften } from './tossOften';
 import { tossVirtually } from './virtualToss';
 
@@ -89,4 +89,12 @@ test('half the size: an eighth of the mass, 0.7071 of the speed, a 32nd of the i
   expectWithin(small.reynoldsRatio, 0.3536, 1e-3);
   expectWithin(small.boardMass, 0.075, 1e-12);
   expectWithin(small.ballast, 0.025, 1e-12);
+});
+
+test('a small one enlarged by its own numbers: at a quarter 64 times the mass, twice speed and time, four times as far', () => {
+  const large = enlarged({ mass: 0.02, balance: 0.07, launchSpeed: 4, distance: 8, time: 1.5 }, 0.25);
+  expect(large).toEqual({ mass: 1.28, balance: 0.28, launchSpeed: 8, distance: 32, time: 3 });
+  // What was not measured stays unknown, and there and back is the same.
+  expect(enlarged({ mass: 1 }, 0.5)).toEqual({ mass: 8 });
+  expectWithin(enlarged({ mass: similar({ mass: 0.9, span: 1, boardMass: 0 }, 0.3).mass }, 0.3).mass!, 0.9, 1e-12);
 });
