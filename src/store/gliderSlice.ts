@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Progress } from '@/core/1-base/steps';
-import type { Degrees, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
+import type { Degrees, Fraction, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
+import type { LaunchKind } from '@/core/7-flight/launches';
 import type { PilotName } from '@/core/7-flight/pilots';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import type { Spread } from '@/core/7-flight/toss/tossOften';
@@ -16,6 +17,9 @@ export interface TossAsked {
   readonly path: Degrees;
   readonly height: Metres;
   readonly pilot: PilotName;
+  readonly launch: LaunchKind;
+  /** Of the drives; 0 without power. */
+  readonly throttle: Fraction;
   /** Against the throw. */
   readonly wind: MetresPerSecond;
   readonly isGusty: boolean;
@@ -38,7 +42,18 @@ export interface GliderState {
 }
 
 const initialState: GliderState = {
-  asked: { scale: 1, speed: null, path: 0, height: 1.8, pilot: 'handsOff', wind: 0, isGusty: false, change: null },
+  asked: {
+    scale: 1,
+    speed: null,
+    path: 0,
+    height: 1.8,
+    pilot: 'handsOff',
+    launch: 'hand',
+    throttle: 0,
+    wind: 0,
+    isGusty: false,
+    change: null,
+  },
   progress: { toss: null, often: null, tell: null, scales: null },
   tossed: null,
   spread: null,

@@ -30,6 +30,18 @@ const OFF_THE_LINE = { path: radiansFromDegrees(20), height: 3 } as const;
 /** Where wheels leave the ground: a fifth over the stall, axles so high, on the way up. */
 const OFF_THE_GROUND = { overStall: 1.2, height: 0.2, path: radiansFromDegrees(4) } as const;
 
+/** Path and height that each launch usually begins with. */
+export const BEGINS: Readonly<Record<LaunchKind, { readonly path: Radians; readonly height: Metres }>> = {
+  hand: { path: 0, height: OUT_OF_HAND },
+  hill: { path: 0, height: OUT_OF_HAND },
+  bungee: OFF_THE_LINE,
+  wheels: { path: OFF_THE_GROUND.path, height: OFF_THE_GROUND.height },
+};
+
+/** How the land lies ahead of a launch; level ground but for the hill. */
+export const terrainOf = (kind: LaunchKind): Terrain | undefined =>
+  kind === 'hill' ? groundOfHill(USUAL_HILL) : undefined;
+
 /** Speed of a throw of nobody knows how strong an arm [m/s]. */
 const USUAL_THROW: MetresPerSecond = 9;
 

@@ -1,5 +1,7 @@
+import { degreesFromRadians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Flown } from '@/core/7-flight/fly';
+import { BEGINS, type LaunchKind, LAUNCHES } from '@/core/7-flight/launches';
 import { type PilotName, PILOTS } from '@/core/7-flight/pilots';
 import type { Change } from '@/core/7-flight/toss/virtualToss';
 import { stopGlider, tossItOften } from '@/store/glider';
@@ -24,6 +26,13 @@ const PILOT_WORDS: Readonly<Record<PilotName, string>> = {
   roll: 'a roll to the right',
 };
 
+const LAUNCH_WORDS: Readonly<Record<LaunchKind, string>> = {
+  hand: 'from the hand',
+  hill: 'over a hill',
+  bungee: 'off a bungee',
+  wheels: 'off its wheels',
+};
+
 const CHANGES: readonly (readonly [Change['what'] | 'nothing', string])[] = [
   ['nothing', 'nothing'],
   ['balance', 'balance aft by'],
@@ -35,7 +44,14 @@ const CHANGE_KINDS = { balance: 'length', tail: 'angle', mass: 'mass' } as const
 const FIRST = { balance: 5, tail: 0.5, mass: 50 } as const;
 
 /** A hand reaches no higher than a hill; arms throw no faster. */
-const LIMITS = { speed: [1, 40], path: [-60, 60], height: [0.1, 100], scale: [0.05, 2], wind: [-10, 15] } as const;
+const LIMITS = {
+  speed: [1, 40],
+  path: [-60, 60],
+  height: [0.1, 100],
+  scale: [0.05, 2],
+  wind: [-10, 15],
+  throttle: [0, 100],
+} as const;
 
 const within = (what: keyof typeof LIMITS, value: number) => {
   const [least, most] = LIMITS[what];
@@ -69,6 +85,22 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             value={asked.scale}
             onCommit={(scale) => within('scale', scale) ?? ask({ scale })}
           />
+          <SelectField
+            label="Launch"
+            value={asked.launch}
+            options={LAUNCHES.map((kind) => [kind, LAUNCH_WORDS[kind]] as const)}
+            onChange={(launch) => {
+              const { path, height } = BEGINS[launch];
+              // Where it begins, and with power where there is no way without.
+              ask({
+                launch,
+                path: degreesFromRadians(path),
+                height,
+                speed: null,
+                throttle: launch === 'wheels' && asked.throttle === 0 ? 1 : asked.throttle,
+              });
+            }}
+          />
           <QuantityField
             label="Speed"
             kind="speed"
@@ -84,24 +116,36 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             onCommit={(path) => within('path', path) ?? ask({ path })}
           />
           <QuantityField
-            label="Height of the hand (m)"
+            label="Height (m)"
             kind="number"
             step={0.1}
             digits={2}
             value={asked.height}
             onCommit={(height) => within('height', height) ?? ask({ height })}
           />
-          <QuantityField
-            label="Wind against it"
-            kind="speed"
-            value={asked.wind}
-            onCommit={(wind) => within('wind', wind) ?? ask({ wind })}
-          />
-          <div className="self-end pb-1.5">
-            <CheckField checked={asked.isGusty} onChange={(isGusty) => ask({ isGusty })}>
-              It gusts
-            </CheckField>
-          </div>
+          {asked.launch !== 'hill' && (
+            <>
+              <QuantityField
+                label="Wind against it"
+                kind="speed"
+                value={asked.wind}
+                onCommit={(wind) => within('wind', wind) ?? ask({ wind })}
+              />
+              <div className="self-end pb-1.5">
+                <CheckField checked={asked.isGusty} onChange={(isGusty) => ask({ isGusty })}>
+                  It gusts
+                </CheckField>
+              </div>
+            </>
+          )}
+          {design.propulsion.length > 0 && (
+            <QuantityField
+              label="Throttle"
+              kind="percent"
+              value={100 * asked.throttle}
+              onCommit={(percent) => within('throttle', percent) ?? ask({ throttle: percent / 100 })}
+            />
+          )}
           <div className="col-span-2">
             <SelectField
               label="Then"

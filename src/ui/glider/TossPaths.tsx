@@ -2,6 +2,7 @@ import { degreesFromRadians, type Metres } from '@/core/1-base/units/convert';
 import type { Flown } from '@/core/7-flight/fly';
 import { type Samples, STALLED } from '@/core/7-flight/flightRecord';
 import { forcesAt } from '@/core/7-flight/forcesAt';
+import { terrainOf } from '@/core/7-flight/launches';
 import { useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { useSize } from '../drawing/useSize';
@@ -19,6 +20,8 @@ const BETWEEN = 92;
 /** Room for the names of the axes below [px]. */
 const BELOW = 44;
 const LEAST = 46;
+/** Least room for a number below the paper [px]. */
+const TICK = 64;
 /** No more of the paper than that is given to what is seen from above [px]. */
 const WIDE = 220;
 /** Lower than that a sheet holds one view [px]. */
@@ -47,32 +50,38 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
   // A low paper holds one of both: the side.
   const hasAbove = height > LOW;
   const units = useAppSelector((state) => state.settings.units);
+  const terrain = useAppSelector((state) => terrainOf(state.glider.asked.launch));
   const flights = changed ? [own, changed] : [own];
   const all = (key: 'x' | 'y' | 'z') => flights.flatMap(({ samples }) => samples[key]);
   const [farthest, nearest] = [Math.max(...all('x'), 1), Math.min(...all('x'), 0)];
   const highest = 1.1 * Math.max(...all('z'), 0.5);
+  const lowest = Math.min(0, ...all('z'));
   const widest = 1.1 * Math.max(...all('y').map(Math.abs), span / 2, 0.3);
   const room = { width: Math.max(80, width - LEFT - RIGHT), height: height - TOP - BELOW - (hasAbove ? BETWEEN : 0) };
   // One scale for both, so that paths are as steep as they look.
   const perMetre = Math.max(
     1,
-    Math.min(room.width / (farthest - nearest), Math.max(LEAST, room.height) / (highest + (hasAbove ? 2 * widest : 0))),
+    Math.min(
+      room.width / (farthest - nearest),
+      Math.max(LEAST, room.height) / (highest - lowest + (hasAbove ? 2 * widest : 0)),
+    ),
   );
   // What is left of the paper goes to both sides: a straight flight lies in the middle of it.
-  const aside = Math.max(widest, Math.min(room.height - highest * perMetre, WIDE) / 2 / perMetre);
-  const side = { left: LEFT, top: TOP, width: (farthest - nearest) * perMetre, height: highest * perMetre };
+  const aside = Math.max(widest, Math.min(room.height - (highest - lowest) * perMetre, WIDE) / 2 / perMetre);
+  const side = { left: LEFT, top: TOP, width: (farthest - nearest) * perMetre, height: (highest - lowest) * perMetre };
   const above = { ...side, top: side.top + side.height + BETWEEN, height: 2 * aside * perMetre };
   const unit = units.length === 'in' ? 'ft' : 'm';
   const x: Axis = {
     domain: [nearest, farthest],
     name: `Ahead of the hand, ${unit}`,
     format: onAxis(farthest - nearest, units),
-    ticks: width < 480 ? 4 : 8,
+    // No closer than their numbers are wide.
+    ticks: Math.max(2, Math.min(8, Math.floor(side.width / TICK))),
   };
   const z: Axis = {
-    domain: [0, highest],
+    domain: [lowest, highest],
     name: `Height, ${unit}`,
-    format: onAxis(highest, units),
+    format: onAxis(highest - lowest, units),
     ticks: side.height < 90 ? 2 : 4,
   };
   // Seen from above the right side lies below.
@@ -102,6 +111,14 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
           </text>
         )}
         <PlotFrame box={side} x={x} y={z}>
+          {terrain && (
+            <path
+              d={pathThrough(own.samples.x.map((ahead) => [fromSide.u(ahead), fromSide.v(terrain(ahead))]))}
+              stroke="var(--color-faint)"
+              strokeWidth={1.5}
+              fill="none"
+            />
+          )}
           {flights.toReversed().map((flight, index) => (
             <Path
               key={index}

@@ -7,6 +7,7 @@ import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
 import { quaternionOf, turnMatrix } from '@/core/7-flight/attitude';
 import { type Samples, STALLED } from '@/core/7-flight/flightRecord';
+import { type LaunchKind, terrainOf } from '@/core/7-flight/launches';
 import type { Tossed } from '@/core/7-flight/toss/virtualToss';
 import { useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
@@ -48,6 +49,7 @@ interface TossSpaceProps {
 export default function TossSpace({ design, tossed: { own, changed, span }, time, isFollowed }: TossSpaceProps) {
   const units = useAppSelector((state) => state.settings.units);
   const scale = useAppSelector((state) => state.glider.asked.scale);
+  const launch = useAppSelector((state) => state.glider.asked.launch);
   const balance = useAppSelector((state) => state.analysis.current?.mass.cg);
   const [turn, setTurn] = useState(FROM);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
@@ -81,14 +83,14 @@ export default function TossSpace({ design, tossed: { own, changed, span }, time
           <directionalLight position={[-1, -1, 2]} intensity={1.7} />
           <Viewpoint turn={turn} size={size} />
           <group position={[-seen[0], -seen[1], -seen[2]]}>
-            <Ground bounds={bounds} square={square} />
+            <Ground bounds={bounds} square={square} launch={launch} />
             {flights.map(({ samples }, index) => (
-              <Track key={index} samples={samples} color={index === 0 ? BALANCE : GRAPHITE} />
+              <Track key={index} samples={samples} color={index === 0 ? BALANCE : GRAPHITE} launch={launch} />
             ))}
             {flights.map(({ samples }, index) => (
               <Model
                 key={index}
-                {...{ samples, time, solids, middle: middleOfModel, edge: index === 0 ? BALANCE : GRAPHITE }}
+                {...{ samples, time, solids, launch, middle: middleOfModel, edge: index === 0 ? BALANCE : GRAPHITE }}
                 scale={metresFromMillimetres(larger * scale)}
               />
             ))}
@@ -121,17 +123,26 @@ function Lines({ places, color, opacity = 1 }: { places: readonly Place[]; color
   );
 }
 
+/** Height of the ground so far ahead of the launch [m]. */
+const groundAt = (launch: LaunchKind, ahead: number): number => terrainOf(launch)?.(ahead) ?? 0;
+
+interface TrackProps {
+  readonly samples: Samples;
+  readonly color: string;
+  readonly launch: LaunchKind;
+}
+
 /** Where it flew; stalled stretches in their own colour, and its shadow on the ground. */
-function Track({ samples, color }: { readonly samples: Samples; readonly color: string }) {
+function Track({ samples, color, launch }: TrackProps) {
   const { flown, stalled, shadow } = useMemo(() => {
     const steps = samples.t.slice(1).map((_, index) => [placeOf(samples, index), placeOf(samples, index + 1)] as const);
     const isStalled = (index: number) => samples.attached[index]! < STALLED;
     return {
       flown: steps.filter((_, index) => !isStalled(index)).flat(),
       stalled: steps.filter((_, index) => isStalled(index)).flat(),
-      shadow: steps.flatMap((step) => step.map(([x, y]): Place => [x, y, 0])),
+      shadow: steps.flatMap((step) => step.map(([x, y]): Place => [x, y, groundAt(launch, -x)])),
     };
-  }, [samples]);
+  }, [samples, launch]);
   return (
     <>
       <Lines places={shadow} color={color} opacity={0.3} />
@@ -148,9 +159,10 @@ interface GroundProps {
   /** Ahead and to the right [m]. */
   readonly bounds: readonly (readonly [number, number])[];
   readonly square: number;
+  readonly launch: LaunchKind;
 }
 
-function Ground({ bounds, square }: GroundProps) {
+function Ground({ bounds, square, launch }: GroundProps) {
   const [[back, ahead], [left, right]] = [bounds[0]!, bounds[1]!];
   const places = useMemo(() => {
     const range = (low: number, high: number) => {
@@ -158,17 +170,12 @@ function Ground({ bounds, square }: GroundProps) {
       return Array.from({ length: to - from + 1 }, (_, index) => (from + index) * square);
     };
     const [xs, ys] = [range(-ahead, -back), range(Math.min(left, -square), Math.max(right, square))];
+    const at = (x: number, y: number): Place => [x, y, groundAt(launch, -x)];
     return [
-      ...ys.flatMap((y): Place[] => [
-        [xs[0]!, y, 0],
-        [xs.at(-1)!, y, 0],
-      ]),
-      ...xs.flatMap((x): Place[] => [
-        [x, ys[0]!, 0],
-        [x, ys.at(-1)!, 0],
-      ]),
+      ...ys.flatMap((y) => xs.slice(1).flatMap((x, index) => [at(xs[index]!, y), at(x, y)])),
+      ...xs.flatMap((x) => [at(x, ys[0]!), at(x, ys.at(-1)!)]),
     ];
-  }, [ahead, back, left, right, square]);
+  }, [ahead, back, left, right, square, launch]);
   return <Lines places={places} color={GROUND} />;
 }
 
@@ -180,10 +187,11 @@ interface ModelProps {
   /** Metres for each millimetre of the solids. */
   readonly scale: number;
   readonly edge: string;
+  readonly launch: LaunchKind;
 }
 
 /** The model where it is and as it lies, with a line down to its shadow. */
-function Model({ samples, time, solids, middle, scale, edge }: ModelProps) {
+function Model({ samples, time, solids, launch, middle, scale, edge }: ModelProps) {
   const at = placeAt(samples, time);
   const place = placeOf(samples, at);
   const matrix = useMemo(() => {
@@ -196,9 +204,9 @@ function Model({ samples, time, solids, middle, scale, edge }: ModelProps) {
     const [x, y, z] = placeOf(samples, at);
     return [
       [x, y, z],
-      [x, y, 0],
+      [x, y, groundAt(launch, -x)],
     ];
-  }, [samples, at]);
+  }, [samples, at, launch]);
   return (
     <>
       <Lines places={drop} color={edge} opacity={0.4} />

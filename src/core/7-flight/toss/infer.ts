@@ -51,13 +51,13 @@ interface Thrown {
 /** Outcomes by glider and by how it was thrown: throws that are alike are flown once. */
 const known = new WeakMap<Glider, Map<string, Outcomes>>();
 
-function outcomesFor(glider: Glider, toss: Toss): Outcomes {
+function outcomesFor(glider: Glider, toss: Toss, steps?: typeof ROUGHLY): Outcomes {
   const setting = settingOf(glider, toss);
   const isTold = toss.launchSpeed !== undefined;
-  const key = JSON.stringify([setting, isTold]);
+  const key = JSON.stringify([setting, isTold, steps]);
   const own = known.get(glider) ?? new Map<string, Outcomes>();
   known.set(glider, own);
-  const made = own.get(key) ?? outcomesOf(glider, setting, priorOf(glider), isTold);
+  const made = own.get(key) ?? outcomesOf(glider, setting, priorOf(glider), isTold, steps);
   own.set(key, made);
   return made;
 }
@@ -110,13 +110,7 @@ export const believedAfter = (glider: Glider, tosses: readonly Toss[]): Belief =
 
 /** What a toss would show that has not been thrown, its distance and its time, as well as they will be told. */
 export function seenOf(glider: Glider, toss: Toss, belief: Belief): (at: Grid) => Seen {
-  const outcomes = outcomesOf(
-    glider,
-    settingOf(glider, toss),
-    priorOf(glider),
-    toss.launchSpeed !== undefined,
-    ROUGHLY,
-  );
+  const outcomes = outcomesFor(glider, toss, ROUGHLY);
   const expected = (shown: 'distance' | 'time') =>
     Math.max(0, belief.told(({ decalage, balance, warp }) => outcomes.at(decalage, balance, warp).base[shown]).value);
   const observations = observationsOf({ ...toss, distance: expected('distance'), time: expected('time') });

@@ -37,18 +37,23 @@ export const tossWith = (
   notes: '',
 });
 
-/** Everything that may be tossed next with what is on the glider now, what is expected to teach most first. */
-export function* nextTosses(glider: Glider, tosses: readonly Toss[]): Steps<readonly NextToss[]> {
-  const belief = believedAfter(glider, tosses);
-  const lift = liftBy(glider);
+/** Everything that may be tossed next with what is on the glider now. */
+export function plansAfter(glider: Glider, tosses: readonly Toss[]): readonly Omit<NextToss, 'sigma'>[] {
   const last = tosses.at(-1);
   const mass = last ? settingOf(glider, last).mass : undefined;
   const speed = usualSpeed(glider, mass ?? glider.model.body.mass * glider.scale ** 3);
   const around = last?.shim ?? 0;
+  return SHIMS.flatMap((shim) => SPEEDS.map((share) => ({ shim: around + shim, launchSpeed: share * speed })));
+}
+
+/** The same, what is expected to teach most first. */
+export function* nextTosses(glider: Glider, tosses: readonly Toss[]): Steps<readonly NextToss[]> {
+  const belief = believedAfter(glider, tosses);
+  const lift = liftBy(glider);
   const all: NextToss[] = [];
-  const plans = SHIMS.flatMap((shim) => SPEEDS.map((share) => [around + shim, share * speed] as const));
-  for (const [shim, launchSpeed] of plans) {
-    const seen = seenOf(glider, tossWith(last, glider, shim, launchSpeed), belief);
+  const plans = plansAfter(glider, tosses);
+  for (const { shim, launchSpeed } of plans) {
+    const seen = seenOf(glider, tossWith(tosses.at(-1), glider, shim, launchSpeed), belief);
     all.push({ shim, launchSpeed, sigma: Math.sqrt(belief.leftBy(lift, seen)) });
     yield { done: all.length, total: plans.length };
   }

@@ -55,8 +55,9 @@ const asNormal = (even: number): number => {
 export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): Steps<Spread> {
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch } = ready;
-  const made = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) ? gliderOf(toss.design, toss.scale) : null;
+  const { model, launch, thrust, terrain, airOverHill } = ready;
+  const isPlain = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) && !thrust && !airOverHill;
+  const made = isPlain ? gliderOf(toss.design, toss.scale) : null;
   const glider = made && !('because' in made) ? made : null;
   const landings: Landing[] = [];
   for (let index = 0; index < throws; index++) {
@@ -73,19 +74,24 @@ export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): 
       pitchRate: HAND.rate * pitchRate,
     };
     landings.push(
-      (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ?? landingOf(model, toss, thrown, index * GOLDEN),
+      (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ??
+        landingOf(model, {
+          launch: thrown,
+          pilot: toss.pilot,
+          scale: toss.scale,
+          air: airOverHill ?? airOf(toss, index * GOLDEN),
+          terrain,
+          thrust,
+        }),
     );
     yield { done: index + 1, total: throws };
   }
   return { ok: true, landings, well: landings.filter(({ isWell }) => isWell).length / landings.length };
 }
 
-function landingOf(model: FlyingModel, toss: Omit<VirtualToss, 'change'>, launch: Throw, seed: number): Landing {
-  const { pilot, scale } = toss;
+function landingOf(model: FlyingModel, tossing: Parameters<typeof tossOf>[1]): Landing {
   try {
-    const { samples, events, outcome } = finish(
-      tossOf(model, { launch, pilot, scale, air: airOf(toss, seed), relative: COARSELY }),
-    );
+    const { samples, events, outcome } = finish(tossOf(model, { ...tossing, relative: COARSELY }));
     const last = samples.t.length - 1;
     const sink = -samples.speed[last]! * Math.sin(samples.path[last]!);
     const isStalled = events.some(({ name, t }) => name === 'stall' && t < STALL_FREE);

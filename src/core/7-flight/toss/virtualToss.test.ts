@@ -98,3 +98,19 @@ test('a small one enlarged by its own numbers: at a quarter 64 times the mass, t
   expect(enlarged({ mass: 1 }, 0.5)).toEqual({ mass: 8 });
   expectWithin(enlarged({ mass: similar({ mass: 0.9, span: 1, boardMass: 0 }, 0.3).mass }, 0.3).mass!, 0.9, 1e-12);
 });
+
+test('other launches: a hill falls away and lifts, wheels ask for power, a scaled one flies without', () => {
+  const powered = { ...toss, design: demoDesign('lagoon-postman'), change: null };
+  const hill = finish(tossVirtually({ ...powered, launch: 'hill' }));
+  if (!hill.ok) throw new Error(hill.because);
+  expect(hill.own.samples.z.at(-1)!).toBeLessThan(-5);
+  const wheels = { ...powered, launch: 'wheels', path: 4, height: 0.2 } as const;
+  expect(finish(tossVirtually(wheels))).toEqual({
+    ok: false,
+    because: 'Off wheels it needs power: open the throttle.',
+  });
+  const up = finish(tossVirtually({ ...wheels, throttle: 1, pilot: 'holdHeading' }));
+  if (!up.ok) throw new Error(up.because);
+  expect(Math.max(...up.own.samples.z)).toBeGreaterThan(5);
+  expect(finish(tossVirtually({ ...powered, scale: 0.5, throttle: 1 }))).toMatchObject({ ok: false });
+});

@@ -2,6 +2,7 @@ import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import type { Steps } from '@/core/1-base/steps';
 import {
   type Degrees,
+  type Fraction,
   type Grams,
   kilogramsFromGrams,
   type Metres,
@@ -12,13 +13,15 @@ import {
 } from '@/core/1-base/units/convert';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { type AirField, evenWind } from '../air';
+import { numbersOf } from '@/core/6-groups/solve';
+import { type AirField, evenWind, type Terrain } from '../air';
 import { fly, type Flown } from '../fly';
 import { gustyWind } from '../gusts';
 import type { Throw } from '../flightRecord';
 import { type FlyingModel, flyingModel } from '../flyingModel';
-import { launchingOf } from '../launches';
+import { type LaunchKind, launchingOf } from '../launches';
 import type { PilotName } from '../pilots';
+import { type ThrustOf, thrustOf } from '../thrust';
 import { trimmerOf } from './glider';
 
 /** One thing that is changed for a second toss beside the first. */
@@ -35,6 +38,10 @@ export interface VirtualToss {
   readonly path: Degrees;
   readonly height: Metres;
   readonly pilot: PilotName;
+  /** From the hand without. */
+  readonly launch?: LaunchKind;
+  /** Of the drives; without power without. */
+  readonly throttle?: Fraction;
   /** Mean wind against the throw, and whether it gusts as it does near the ground. */
   readonly wind?: MetresPerSecond;
   readonly isGusty?: boolean;
@@ -101,23 +108,34 @@ interface Tossing {
   readonly pilot: PilotName;
   readonly scale: number;
   readonly air?: AirField | undefined;
+  readonly terrain?: Terrain | undefined;
+  readonly thrust?: ThrustOf | undefined;
   /** How far a step may be off; as finely as anyone sees without. */
   readonly relative?: number;
 }
 
 /** Flies one toss, strip by strip. */
-export function* tossOf(model: FlyingModel, { launch, pilot, scale, air, relative }: Tossing): Steps<Flown> {
-  const plan = { launch, pilot, longest: LONGEST, ...(air ? { air } : {}), ...(relative ? { relative } : {}) };
-  return yield* fly(model, plan, scale);
+export function* tossOf(model: FlyingModel, tossing: Tossing): Steps<Flown> {
+  const { launch, pilot, scale, air, terrain, thrust, relative } = tossing;
+  const given = { air, terrain, thrust, relative };
+  const known = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
+  return yield* fly(model, { launch, pilot, longest: LONGEST, ...known }, scale);
 }
 
-/** Model and throw; the reason where there is none. */
-export function readied({ design, scale, speed, path, height }: Omit<VirtualToss, 'change' | 'pilot'>) {
-  const model = flyingModel(design, { scale });
+/** Model and launch; the reason where there is none. */
+export function readied(toss: Omit<VirtualToss, 'change' | 'pilot'>) {
+  const { design, scale, speed, path, height, launch: kind = 'hand', throttle = 0 } = toss;
+  if (throttle > 0 && scale !== 1) return { because: 'A scaled one flies without power: close the throttle.' };
+  const isPowered = throttle > 0;
+  const model = flyingModel(design, { scale, isPowered });
   if ('because' in model) return model;
-  const usual = launchingOf('hand', model, null).launch.speed * Math.sqrt(Math.min(1, scale));
+  const begins = launchingOf(kind, model, kind === 'wheels' ? numbersOf(design).speeds.stall : null);
+  if (begins.needsPower && !isPowered) return { because: 'Off wheels it needs power: open the throttle.' };
+  const thrust = isPowered ? thrustOf(model.prepared, throttle) : undefined;
+  if (thrust && 'because' in thrust) return thrust;
+  const usual = begins.launch.speed * Math.sqrt(Math.min(1, scale));
   const launch: Throw = { speed: speed ?? usual, path: radiansFromDegrees(path), height };
-  return { model, launch };
+  return { model, launch, thrust, terrain: begins.terrain, airOverHill: begins.air };
 }
 
 const NO_NUMBERS = 'The flight ends in no numbers: it tumbles faster than can be followed.';
@@ -127,16 +145,19 @@ export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
   const { design, scale, pilot, change } = toss;
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch } = ready;
+  const { model, launch, thrust, terrain, airOverHill } = ready;
   try {
-    const tossing = { launch, pilot, scale, air: airOf(toss) };
+    const tossing = { launch, pilot, scale, air: airOverHill ?? airOf(toss), terrain, thrust };
     const own = yield* tossOf(model, tossing);
     let other: Flown | null = null;
     if (change) {
       const drawnOtherwise = changed(design, { mass: model.body.mass, balance: model.prepared.about[0] }, change);
-      const second = flyingModel(drawnOtherwise, { scale });
+      const second = flyingModel(drawnOtherwise, { scale, isPowered: thrust !== undefined });
       if ('because' in second) return { ok: false, because: second.because };
-      other = yield* tossOf(second, tossing);
+      // Shafts and balance point are those of what is changed.
+      const pulling = thrust && thrustOf(second.prepared, toss.throttle ?? 0);
+      if (pulling && 'because' in pulling) return { ok: false, because: pulling.because };
+      other = yield* tossOf(second, { ...tossing, thrust: pulling });
     }
     return { ok: true, launch, own, changed: other, span: model.prepared.reference.span * scale };
   } catch (error) {
