@@ -35,8 +35,8 @@ export interface Samples {
 }
 
 export interface FlightEvent {
-  /** `figure`: the loop or roll that was asked for has gone all round. */
-  readonly name: 'ground' | 'stall' | 'recovers' | 'figure' | 'end';
+  /** `figure`: the loop or roll that was asked for has gone all round; `leaves`: it is farther off than the field of the brief is long. */
+  readonly name: 'ground' | 'stall' | 'recovers' | 'figure' | 'leaves' | 'end';
   readonly t: Seconds;
 }
 

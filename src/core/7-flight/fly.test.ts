@@ -141,6 +141,30 @@ describe('throws', () => {
     );
   });
 
+  test('it tells when it leaves the field of the brief, and nothing without one', () => {
+    const leaves = (fieldLength: number | undefined) =>
+      flown(modelOf({ ...glider, brief: { ...glider.brief, fieldLength } } as Design), { height: 5 }).events.find(
+        ({ name }) => name === 'leaves',
+      );
+    const { samples } = flown(model, { height: 5 });
+    const beyond = samples.t[samples.x.findIndex((x) => x > 20)]!;
+    expect(Math.abs(leaves(20)!.t - beyond)).toBeLessThan(0.03);
+    expect(leaves(500)).toBeUndefined();
+    expect(leaves(undefined)).toBeUndefined();
+  });
+
+  test('air that turns about the path takes the wings along: the roll rate comes to that of the air', () => {
+    const turning = 0.2;
+    const { samples } = flown(
+      modelOf(demoDesign('storm-courier')),
+      { speed: 18, height: 60 },
+      { longest: 1 as never, air: (_, [, y]) => [0, 0, turning * y] },
+    );
+    const at = samples.t.findIndex((time) => time >= 0.5);
+    expectWithin(samples.rollRate[at]!, turning, 0.2);
+    expect(Math.abs(samples.rollRate[0]!)).toBeLessThan(0.01);
+  });
+
   test('over a hill it goes up with the air that does', () => {
     const air = overHill({ wind: 6, slope: 0.5, height: 10 } as never);
     const [, , sinks] = air(0, [5, 0, 2] as never);

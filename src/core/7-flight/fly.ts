@@ -80,6 +80,14 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     { name: 'stall', value: (_, state) => model.attachedShare(state) - STALLED, direction: -1, isLast: false },
     { name: 'recovers', value: (_, state) => model.attachedShare(state) - RECOVERED, direction: 1, isLast: false },
   ];
+  const { fieldLength } = model.prepared.design.brief;
+  if (fieldLength !== undefined)
+    events.push({
+      name: 'leaves',
+      value: (_, state) => fieldLength - Math.hypot(state[0]!, state[1]!) * scale,
+      direction: -1,
+      isLast: false,
+    });
   const commanded = pilot(plan.pilot, { model, ground });
   const end = plan.longest / slower;
   const recorded = recorder(model, scale);
@@ -123,8 +131,8 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
 /** A field of the small one’s air in the lengths and times of the large one. */
 function airOnScale(air: AirField, scale: number) {
   const slower = Math.sqrt(scale);
-  return (t: number, state: Float64Array): Vector3 => {
-    const place = [state[0]! * scale, state[1]! * scale, -state[2]! * scale] as const;
+  return (t: number, state: Float64Array, [x, y, z]: Vector3 = [0, 0, 0]): Vector3 => {
+    const place = [(state[0]! + x) * scale, (state[1]! + y) * scale, -(state[2]! + z) * scale] as const;
     return air(t * slower, place).map((value) => value / slower) as unknown as Vector3;
   };
 }

@@ -29,7 +29,7 @@ export interface FlyingModel {
   readonly loads: (
     state: ArrayLike<number>,
     commands: Commands,
-    air?: Vector3,
+    air?: MovingAir,
     /** Dynamic pressure that each drive adds behind it. */
     jets?: readonly Pascals[],
   ) => BodyLoads;
@@ -44,8 +44,14 @@ export interface Surroundings {
   readonly commands: (t: number, state: Float64Array) => Commands;
   /** What the drives do and what they blow. */
   readonly drives?: ThrustOf | undefined;
-  /** Velocity of the air in earth axes, z down [m/s]; still air without. */
-  readonly air?: ((t: number, state: Float64Array) => Vector3) | undefined;
+  /** Velocity of the air in earth axes, z down [m/s], at the balance point or off it (in the same axes); still air without. */
+  readonly air?: ((t: number, state: Float64Array, off?: Vector3) => Vector3) | undefined;
+}
+
+/** What moving air adds to the motion through it, in flight axes: velocity, and turning by how it changes over the aircraft. */
+export interface MovingAir {
+  readonly velocity: Vector3;
+  readonly turning: Vector3;
 }
 
 /** A velocity of the earth as the aircraft has it. */
@@ -55,11 +61,36 @@ function inFlightAxes([x, y, z]: Vector3, state: ArrayLike<number>): Vector3 {
 }
 
 /** Speed through air that moves, in flight axes. */
-function throughAir(state: ArrayLike<number>, moving: Vector3 | undefined): Vector3 {
+function throughAir(state: ArrayLike<number>, moving: MovingAir | undefined): Vector3 {
   const own: Vector3 = [state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!];
   if (!moving) return own;
-  const [u, v, w] = inFlightAxes(moving, state);
+  const [u, v, w] = moving.velocity;
   return [own[0] - u, own[1] - v, own[2] - w];
+}
+
+/** Share of the span at which the two sides are looked at: where a linear gust rolls as it does over the whole wing. */
+const ASIDE = 0.3;
+
+/**
+ * The air over an aircraft as it is at the balance point and changes evenly
+ * from there: a wing that meets more upwash on one side is met as if it rolled,
+ * a tail as if it pitched or yawed (p − ∂w/∂y, q + ∂w/∂x, r − ∂v/∂x). Source:
+ * Etkin & Reid, Dynamics of Flight, ch. 13; MIL-F-8785C, 3.7.
+ */
+function airOver(
+  at: (off?: Vector3) => Vector3,
+  state: ArrayLike<number>,
+  { span, arm }: { readonly span: number; readonly arm: number },
+): MovingAir {
+  const axes = turnMatrix(quaternionAt(state));
+  const off = (axis: 0 | 1, by: number) => axes.map((row) => row[axis] * by) as unknown as Vector3;
+  const seen = (place?: Vector3) => inFlightAxes(at(place), state);
+  const aside = ASIDE * span;
+  const [here, right, left, aft] = [seen(), seen(off(1, aside)), seen(off(1, -aside)), seen(off(0, -arm))];
+  return {
+    velocity: here,
+    turning: [-(right[2] - left[2]) / (2 * aside), (here[2] - aft[2]) / arm, -(here[1] - aft[1]) / arm],
+  };
 }
 
 /** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
@@ -104,6 +135,8 @@ export function flyingModel(
   const body: RigidBody = { mass: weighed.total, inertia: weighed.inertia, apparent, lateWash: delay };
   const steady = new Float64Array(flow.nodes);
   const pace = new Float64Array(flow.nodes);
+  // To the hindmost strip, over which a change of the air pitches and yaws it.
+  const arm = Math.max(reference.meanChord, ...prepared.lattice.strips.map(({ m }) => m.x + m.chord / 4 - about[0]));
   const told = { steady, pace };
   const shares = new Float64Array(flow.nodes);
 
@@ -128,7 +161,12 @@ export function flyingModel(
     ]);
   }
 
-  function loads(state: ArrayLike<number>, commands: Commands, moving?: Vector3, jets?: readonly Pascals[]): BodyLoads {
+  function loads(
+    state: ArrayLike<number>,
+    commands: Commands,
+    moving?: MovingAir,
+    jets?: readonly Pascals[],
+  ): BodyLoads {
     const [ahead, right, down] = throughAir(state, moving);
     const motion: Motion = {
       ...AT_REST,
@@ -136,9 +174,9 @@ export function flyingModel(
       u: ahead,
       v: right,
       w: down,
-      p: state[AT.rate]!,
-      q: state[AT.rate + 1]!,
-      r: state[AT.rate + 2]!,
+      p: state[AT.rate]! + (moving?.turning[0] ?? 0),
+      q: state[AT.rate + 1]! + (moving?.turning[1] ?? 0),
+      r: state[AT.rate + 2]! + (moving?.turning[2] ?? 0),
     };
     for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
     const { force, moment } = addLoads([flow.loads(motion, shares, told, jets), extra(motion)]);
@@ -184,7 +222,7 @@ export function flyingModel(
     rate: ({ commands, drives, air: airAt }) => {
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
-        const moving = airAt?.(t, state);
+        const moving = airAt && airOver((off) => airAt(t, state, off), state, { span: reference.span, arm });
         const commanded = commands(t, state);
         const driven = drives?.(throughAir(state, moving), commanded.sticks);
         const own = loads(state, commanded, moving, driven?.jets);

@@ -14,24 +14,45 @@ describe('gusts near the ground', () => {
     expect(lowGusts(10, 0.5)).toEqual(lowGusts(10, 3.048));
   });
 
-  test('along a long way they are as strong as they should be, and lean to no side', () => {
-    const wind = gustyWind(8, 6.096, 0.3);
-    const { sigma, length } = lowGusts(8, 6.096);
-    const steps = 60_000;
-    const way = 2000 * length[0];
-    const sums = [0, 0, 0].map(() => ({ mean: 0, square: 0 }));
-    for (let index = 0; index < steps; index++) {
-      const [u, v, w] = wind(0, [(way * index) / steps, 0, 5]);
-      [u + 8, v, w].forEach((value, axis) => {
-        sums[axis]!.mean += value / steps;
-        sums[axis]!.square += value ** 2 / steps;
+  test.each([0, 7])(
+    'along a long way %f m aside they are as strong as they should be, and lean to no side',
+    (aside) => {
+      const wind = gustyWind(8, 6.096, 0.3);
+      const { sigma, length } = lowGusts(8, 6.096);
+      const steps = 60_000;
+      const way = 2000 * length[0];
+      const sums = [0, 0, 0].map(() => ({ mean: 0, square: 0 }));
+      for (let index = 0; index < steps; index++) {
+        const [u, v, w] = wind(0, [(way * index) / steps, aside, 5]);
+        [u + 8, v, w].forEach((value, axis) => {
+          sums[axis]!.mean += value / steps;
+          sums[axis]!.square += value ** 2 / steps;
+        });
+      }
+      sums.forEach(({ mean, square }, axis) => {
+        expect(Math.abs(mean)).toBeLessThan(0.05 * sigma[axis]!);
+        // What is longer and shorter than the waves that are counted is a few hundredths of it.
+        expectWithin(square, sigma[axis]! ** 2, 0.06);
       });
-    }
-    sums.forEach(({ mean, square }, axis) => {
-      expect(Math.abs(mean)).toBeLessThan(0.05 * sigma[axis]!);
-      // What is longer and shorter than the waves that are counted is a few hundredths of it.
-      expectWithin(square, sigma[axis]! ** 2, 0.06);
-    });
+    },
+  );
+
+  test('across the wind they change over the length that they have: near alike close by, nothing alike far off', () => {
+    const { length } = lowGusts(8, 6.096);
+    const wind = gustyWind(8, 6.096, 0.3);
+    const alike = (apart: number) => {
+      let [both, own] = [0, 0];
+      for (let index = 0; index < 8000; index++) {
+        const x = index * 1.7;
+        const [here, there] = [wind(0, [x, 0, 5])[2], wind(0, [x, apart, 5])[2]];
+        both += here * there;
+        own += here ** 2;
+      }
+      return both / own;
+    };
+    expect(alike(0.05 * length[2])).toBeGreaterThan(0.85);
+    expect(alike(0.5 * length[2])).toBeLessThan(0.85);
+    expect(Math.abs(alike(8 * length[2]))).toBeLessThan(0.35);
   });
 
   test('they go with the wind: what is here now was upwind a second ago; the same seed blows the same', () => {

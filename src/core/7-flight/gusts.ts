@@ -35,8 +35,9 @@ const SHORTEST = 60;
 const GOLDEN = 0.6180339887498949;
 
 interface Wave {
-  /** [rad/m] */
+  /** Along the wind and across it [rad/m]. */
   readonly number: number;
+  readonly aside: number;
   /** [m/s] */
   readonly height: number;
   /** [rad] */
@@ -53,6 +54,7 @@ function wavesOf(sigma: number, length: Metres, spectrum: (x: number) => number,
     const x = LONGEST * Math.exp((index + 0.5) * step);
     return {
       number: x / length,
+      aside: (Math.hypot(x, 1) / length) * (2 * ((index * GOLDEN + seed) % 1) - 1),
       height: sigma * Math.sqrt(2 * spectrum(x) * x * step),
       phase: 2 * Math.PI * ((seed + index * GOLDEN) % 1) + seed * index ** 2,
     };
@@ -61,8 +63,9 @@ function wavesOf(sigma: number, length: Metres, spectrum: (x: number) => number,
 
 /**
  * A wind against the launch with gusts that go with it: the same for the same
- * seed, everywhere and at any time. Gusts stand still in the air (Taylor) and
- * are as wide as the span: they do not roll it by themselves.
+ * seed, everywhere and at any time. Gusts stand still in the air (Taylor); each
+ * wave runs aslant to the wind, so that across it they change over lengths as
+ * along it, while every line along the wind has the spectrum of Dryden.
  */
 export function gustyWind(against: MetresPerSecond, height: Metres, seed = 0): AirField {
   const { sigma, length } = lowGusts(against, height);
@@ -71,13 +74,13 @@ export function gustyWind(against: MetresPerSecond, height: Metres, seed = 0): A
     wavesOf(sigma[1], length[1], acrossSpectrum, seed + 0.43),
     wavesOf(sigma[2], length[2], acrossSpectrum, seed + 0.71),
   ] as const;
-  const at = (waves: readonly Wave[], x: Metres) => {
+  const at = (waves: readonly Wave[], x: Metres, y: Metres) => {
     let sum = 0;
-    for (const wave of waves) sum += wave.height * Math.cos(wave.number * x + wave.phase);
+    for (const wave of waves) sum += wave.height * Math.cos(wave.number * x + wave.aside * y + wave.phase);
     return sum;
   };
-  return (t, [x]): Vector3 => {
+  return (t, [x, y]): Vector3 => {
     const inAir = x + against * t;
-    return [-against + at(along, inAir), at(across, inAir), at(up, inAir)];
+    return [-against + at(along, inAir, y), at(across, inAir, y), at(up, inAir, y)];
   };
 }

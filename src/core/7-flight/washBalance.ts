@@ -72,14 +72,21 @@ export function washBalance({ sections, isPaired, reach, answers }: Strips) {
       counts = Math.abs(change) / Math.max(1, met);
       return counts < IDLE ? 0 : change;
     };
+    const isAlike = (i: number): boolean =>
+      along[i] === along[i + 1] &&
+      strength[i] === strength[i + 1] &&
+      wash[i] === wash[i + 1] &&
+      missing[i] === missing[i + 1] &&
+      attached[i] === attached[i + 1];
     for (let sweep = 0; sweep < SWEEPS; sweep++) {
       let most = 0;
       for (let i = 0; i < size; i++) {
         if (isLeft[i] === 1) continue;
         const right = changeAt(i);
         most = Math.max(most, counts);
-        const left = paired[i] === 1 ? changeAt(i + 1) : 0;
-        most = Math.max(most, paired[i] === 1 ? counts : 0);
+        // Flown straight, left and right meet the same.
+        const left = paired[i] !== 1 ? 0 : isAlike(i) ? right : changeAt(i + 1);
+        most = Math.max(most, counts);
         if (right === 0 && left === 0) continue;
         missing[i]! += right;
         const row = i * size;

@@ -180,8 +180,8 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             ),
         )}
         <p className="mt-1.5 text-label text-faint">
-          Every strip in its own air, through the stall; beyond it ±30 %, and never flown against. Throw over long
-          grass, nobody ahead, hand clear of propellers.
+          Every strip in its own air, through the stall; beyond it ±30 %, and, like drives that tilt, never compared
+          with flights. Throw over long grass, nobody ahead, hand clear of propellers.
         </p>
       </Section>
       <ManyThrows design={design} />
@@ -193,6 +193,7 @@ export function ThrowFields({ design }: { readonly design: Design }) {
 function Did({ label, flown, pilot }: { readonly label: string; readonly flown: Flown; readonly pilot: PilotName }) {
   const units = useAppSelector((state) => state.settings.units);
   const round = flown.events.find(({ name }) => name === 'figure');
+  const leaves = flown.events.find(({ name }) => name === 'leaves');
   const figure =
     pilot !== 'loop' && pilot !== 'roll'
       ? ''
@@ -206,6 +207,7 @@ function Did({ label, flown, pilot }: { readonly label: string; readonly flown: 
         {DEED_WORDS[flown.outcome]}
       </Fact>
       <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
+      {leaves && <Fact label="Leaves the field after">{decimal(leaves.t, 1)} s</Fact>}
       {flown.glideRatio !== null && <Fact label="Distance over height lost">{decimal(flown.glideRatio, 1)}</Fact>}
       {flown.sinkRate !== null && <Fact label="Settled, sinks">{formatValue(flown.sinkRate, 'speed', units)}</Fact>}
       {flown.settledSpeed !== null && (
