@@ -1,3 +1,4 @@
+import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import type { InputOf, OutputOf } from '@/workers/contract';
@@ -7,6 +8,7 @@ import {
   type GliderWork,
   gliderWentOn,
   scalesCompared,
+  smallTold,
   type TossAsked,
   tossesTold,
   throwsFlown,
@@ -14,7 +16,13 @@ import {
 } from './gliderSlice';
 import type { AppThunk } from './reduxStore';
 
-const JOBS = { toss: 'toss', often: 'tossOften', tell: 'inferTosses', scales: 'compareScales' } as const;
+const JOBS = {
+  toss: 'toss',
+  often: 'tossOften',
+  tell: 'inferTosses',
+  scales: 'compareScales',
+  small: 'smallMade',
+} as const;
 
 /** Ends what goes on, because someone said so or nobody looks at it any more. */
 export const stopGlider =
@@ -70,3 +78,7 @@ export const hearTosses = (design: Design, scale: number, tosses: readonly Toss[
 /** How it glides at full size and at a scale. */
 export const compareScales = (design: Design, scale: number): AppThunk<Promise<void>> =>
   doing('scales', { design, scale }, (result) => scalesCompared({ of: design, scale, result }));
+
+/** What a small one is made of, cut of a board or as drawn, and how large it may be on one sheet. */
+export const askSmall = (design: Design, board: Material | null): AppThunk<Promise<void>> =>
+  doing('small', { design, board }, (result) => smallTold({ of: design, board, result }));

@@ -1,10 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Progress } from '@/core/1-base/steps';
 import type { Degrees, Fraction, Metres, MetresPerSecond } from '@/core/1-base/units/convert';
+import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { LaunchKind } from '@/core/7-flight/launches';
 import type { PilotName } from '@/core/7-flight/pilots';
 import type { Toss } from '@/core/7-flight/toss/settings';
+import type { SmallMade } from '@/core/7-flight/toss/smallGlider';
 import type { Spread } from '@/core/7-flight/toss/tossOften';
 import type { Change, Tossed } from '@/core/7-flight/toss/virtualToss';
 import type { ScalesCompared, TossesTell } from '@/workers/contract';
@@ -27,7 +29,7 @@ export interface TossAsked {
 }
 
 /** What goes on in the worker, one after another. */
-export type GliderWork = 'toss' | 'often' | 'tell' | 'scales';
+export type GliderWork = 'toss' | 'often' | 'tell' | 'scales' | 'small';
 
 export interface GliderState {
   readonly asked: TossAsked;
@@ -36,6 +38,7 @@ export interface GliderState {
   readonly spread: { readonly of: Design; readonly asked: TossAsked; readonly result: Spread } | null;
   readonly told: { readonly of: Design; readonly by: readonly Toss[]; readonly result: TossesTell } | null;
   readonly scales: { readonly of: Design; readonly scale: number; readonly result: ScalesCompared } | null;
+  readonly small: { readonly of: Design; readonly board: Material | null; readonly result: SmallMade } | null;
   readonly failure: string | null;
   /** Counts the requests of each kind, so that a late answer of an older one is not shown. */
   readonly runs: Readonly<Record<GliderWork, number>>;
@@ -54,13 +57,14 @@ const initialState: GliderState = {
     isGusty: false,
     change: null,
   },
-  progress: { toss: null, often: null, tell: null, scales: null },
+  progress: { toss: null, often: null, tell: null, scales: null, small: null },
   tossed: null,
   spread: null,
   told: null,
   scales: null,
+  small: null,
   failure: null,
-  runs: { toss: 0, often: 0, tell: 0, scales: 0 },
+  runs: { toss: 0, often: 0, tell: 0, scales: 0, small: 0 },
 };
 
 const without = (state: GliderState, work: GliderWork): GliderState['progress'] => ({
@@ -106,6 +110,11 @@ export const gliderSlice = createSlice({
       progress: without(state, 'scales'),
       scales: payload,
     }),
+    smallTold: (state, { payload }: PayloadAction<NonNullable<GliderState['small']>>) => ({
+      ...state,
+      progress: without(state, 'small'),
+      small: payload,
+    }),
     gliderFailed: (state, { payload }: PayloadAction<{ work: GliderWork; message: string | null }>) => ({
       ...state,
       progress: without(state, payload.work),
@@ -123,5 +132,6 @@ export const {
   throwsFlown,
   tossesTold,
   scalesCompared,
+  smallTold,
   gliderFailed,
 } = gliderSlice.actions;

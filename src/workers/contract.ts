@@ -9,8 +9,10 @@ import type { Glide } from '@/core/7-flight/toss/glideOf';
 import type { Inferred } from '@/core/7-flight/toss/infer';
 import type { NextToss } from '@/core/7-flight/toss/nextToss';
 import type { Toss } from '@/core/7-flight/toss/settings';
+import type { SmallMade } from '@/core/7-flight/toss/smallGlider';
 import type { Spread } from '@/core/7-flight/toss/tossOften';
 import type { Tossed, VirtualToss } from '@/core/7-flight/toss/virtualToss';
+import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
@@ -34,6 +36,8 @@ export interface Jobs {
   inferTosses: { input: InferInput; output: TossesTell };
   /** How it glides at full size and at a scale, each at its own Reynolds numbers. */
   compareScales: { input: { readonly design: Design; readonly scale: number }; output: ScalesCompared };
+  /** What a small one is made of, cut of a board, and how large it may be on one sheet. */
+  smallMade: { input: { readonly design: Design; readonly board: Material | null }; output: SmallMade };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };

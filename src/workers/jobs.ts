@@ -6,6 +6,7 @@ import { glideOf } from '@/core/7-flight/toss/glideOf';
 import { gliderOf } from '@/core/7-flight/toss/glider';
 import { infer } from '@/core/7-flight/toss/infer';
 import { nextTosses } from '@/core/7-flight/toss/nextToss';
+import { smallMade } from '@/core/7-flight/toss/smallGlider';
 import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { tossVirtually } from '@/core/7-flight/toss/virtualToss';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
@@ -72,6 +73,9 @@ export const WORK: Workers = {
     if ('because' in large) return { ok: false, because: large.because };
     if ('because' in small) return { ok: false, because: small.because };
     return { ok: true, large: glideOf(large), small: glideOf(small) };
+  },
+  *smallMade({ design, board }) {
+    return smallMade(design, board);
   },
   *chooseDrive(input) {
     return yield* chooseDrive(input);
