@@ -9,7 +9,7 @@ import { makeRule } from '../makeRule';
 import { type BuiltErrors, builtErrors, standing, surfaceOf, WORTH_A_WORD } from './builtErrors';
 
 /** Share of C_Lmax by which errors may move the hands-off lift before it is a caution. */
-const CAUTION = 0.12;
+export const BUILT_CAUTION = 0.12;
 /** Turning a surface by less is not worth a shim [°]. */
 const WORTH_A_SHIM = 0.1;
 
@@ -23,7 +23,7 @@ export const builtAngle = makeRule(
     const { staticMargin } = analysis.pitch;
     const atMargin = staticMargin === null ? '' : say` at a margin of ${percent(staticMargin, 1)}`;
     return {
-      severity: Math.abs(total) >= CAUTION * maximumLift ? 'caution' : 'note',
+      severity: Math.abs(total) >= BUILT_CAUTION * maximumLift ? 'caution' : 'note',
       message: say`${standing(design, built)}. That moves its hands-off lift coefficient by ${total >= 0 ? '+' : '−'}${plain(Math.abs(total))}${atMargin}.`,
       numbers: {
         moved: plain(total),

@@ -43,26 +43,30 @@ function controlErrors(design: Design, { pitch }: Pick<Numbers, 'pitch'>, margin
   });
 }
 
-/** Null where nothing is off by enough, or the stall is not known. */
-export function builtErrors(
-  design: Design,
-  { rigging, stall, pitch }: Pick<Numbers, 'rigging' | 'stall' | 'pitch'>,
-): BuiltErrors | null {
+type Needed = Pick<Numbers, 'rigging' | 'stall' | 'pitch'>;
+
+/** The same of every surface and control, however little; null where the stall is not known. */
+export function builtMoves(design: Design, { rigging, stall, pitch }: Needed): BuiltErrors | null {
   const maximumLift = stall.liftCoefficient;
   if (maximumLift === null) return null;
   const margin = Math.max(LEAST_MARGIN, pitch.staticMargin ?? LEAST_MARGIN);
-  const all = rigging.surfaces.map((line) => ({
+  const errors = rigging.surfaces.map((line) => ({
     line,
     moved: (line.momentPerRadian * (line.flown - line.drawn)) / margin,
   }));
-  const errors = all
-    .filter(({ moved }) => Math.abs(moved) >= WORTH_A_WORD * maximumLift)
-    .sort((a, b) => Math.abs(b.moved) - Math.abs(a.moved));
-  const turned = controlErrors(design, { pitch }, margin);
-  const controls = turned.filter(({ moved }) => Math.abs(moved) >= WORTH_A_WORD * maximumLift);
-  if (errors.length === 0 && controls.length === 0) return null;
-  const total = [...all, ...turned].reduce((sum, { moved }) => sum + moved, 0);
+  const controls = controlErrors(design, { pitch }, margin);
+  const total = [...errors, ...controls].reduce((sum, { moved }) => sum + moved, 0);
   return { errors, controls, total, margin, maximumLift };
+}
+
+/** Null where nothing is off by enough, or the stall is not known. */
+export function builtErrors(design: Design, numbers: Needed): BuiltErrors | null {
+  const all = builtMoves(design, numbers);
+  if (!all) return null;
+  const isWorthAWord = ({ moved }: { readonly moved: number }) => Math.abs(moved) >= WORTH_A_WORD * all.maximumLift;
+  const errors = all.errors.filter(isWorthAWord).sort((a, b) => Math.abs(b.moved) - Math.abs(a.moved));
+  const controls = all.controls.filter(isWorthAWord);
+  return errors.length === 0 && controls.length === 0 ? null : { ...all, errors, controls };
 }
 
 export const surfaceOf = (design: Design, id: string): Surface => design.surfaces.find((surface) => surface.id === id)!;

@@ -1,5 +1,6 @@
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { degrees, nameOf, percent, radiansPerSecond, say } from '@/core/1-base/words/phrase';
+import type { Numbers } from '@/core/6-groups/page';
 import type { Design } from '@/core/2-document/schema/design';
 import { degreesFromRadians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { controlsOf, LEAST_TRAVEL, ROLL_CONTROLS, YAW_CONTROLS } from '../changes';
@@ -8,43 +9,58 @@ import { makeRule } from '../makeRule';
 
 /** Share of the travel that holding the wings level may take. */
 const NOTE = 0.08;
-const CAUTION = 0.25;
+export const ROLL_CAUTION = 0.25;
 const STOP = 0.8;
 /** Sides that differ by less are alike [°]. */
 const ALIKE = 0.05;
 /** Roll rate that takes a hand launch by surprise [°/s]. */
-const FAST_ROLL = 15;
+export const FAST_ROLL = 15;
 /** Roll rate that cannot be left alone where nothing holds it [°/s]. */
 const UNHELD = 3;
+
+/** What differences between left and right ask for. */
+export interface RollAsked {
+  /** Of the command that holds the wings, to the right, and how far it goes [°]; none where nothing rolls it. */
+  readonly asked: number;
+  readonly travel: number;
+  readonly command: 'aileron' | 'rudder' | null;
+  /** Let go, right wing down [°/s]. */
+  readonly rate: number;
+  /** Of the travel; all of it where nothing can hold it. */
+  readonly share: number;
+}
+
+/** Null where it is not trimmed. */
+export function rollAsked(
+  design: Design,
+  { asymmetry, trim, reference }: Pick<Numbers, 'asymmetry' | 'trim' | 'reference'>,
+): RollAsked | null {
+  if (!asymmetry || trim.speed === null || reference.span === null) return null;
+  const rolls = controlsOf(design, ROLL_CONTROLS);
+  const control = rolls.length > 0 ? rolls : controlsOf(design, YAW_CONTROLS);
+  const asked = degreesFromRadians((rolls.length > 0 ? asymmetry.aileron : asymmetry.rudder) ?? 0);
+  const travel = Math.min(...control.map(({ control: { throwUp, throwDown } }) => Math.min(throwUp, throwDown)));
+  const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
+  const isHeld = control.length > 0 && travel >= LEAST_TRAVEL;
+  const share = isHeld ? Math.abs(asked) / travel : Math.abs(rate) > UNHELD ? 1 : 0;
+  return { asked, travel, command: control.length === 0 ? null : rolls.length > 0 ? 'aileron' : 'rudder', rate, share };
+}
 
 /** Left and right differ: a warp, an angle, a mass off the centre. Judged by the roll it asks to be held. */
 export const leftRight = makeRule(
   { id: 'leftRight', stage: 'rigging', source: 'Antisymmetric lattice solution of the differences' },
-  (design, { asymmetry, trim, reference }) => {
-    if (!asymmetry || trim.speed === null || reference.span === null) return null;
-    const rolls = controlsOf(design, ROLL_CONTROLS);
-    const control = rolls.length > 0 ? rolls : controlsOf(design, YAW_CONTROLS);
-    const asked = degreesFromRadians(Math.abs((rolls.length > 0 ? asymmetry.aileron : asymmetry.rudder) ?? 0));
-    const travel = Math.min(...control.map(({ control: { throwUp, throwDown } }) => Math.min(throwUp, throwDown)));
-    const rate = degreesFromRadians((asymmetry.steadyRoll * 2 * trim.speed) / reference.span);
-    const share =
-      control.length === 0
-        ? Math.abs(rate) > UNHELD
-          ? 1
-          : 0
-        : travel >= LEAST_TRAVEL
-          ? asked / travel
-          : Math.abs(rate) > UNHELD
-            ? 1
-            : 0;
+  (design, analysis) => {
+    const roll = rollAsked(design, analysis);
+    if (!roll) return null;
+    const { asked, command, rate, share } = roll;
     if (share < NOTE) return null;
     const side = rate >= 0 ? 'right' : 'left';
     return {
-      severity: share >= STOP ? 'stop' : share >= CAUTION || Math.abs(rate) >= FAST_ROLL ? 'caution' : 'note',
+      severity: share >= STOP ? 'stop' : share >= ROLL_CAUTION || Math.abs(rate) >= FAST_ROLL ? 'caution' : 'note',
       message: say`Left and right differ: let go, it rolls to the ${side} at ${radiansPerSecond(radiansFromDegrees(Math.abs(rate)))}. ${
-        control.length === 0
+        command === null
           ? 'Nothing on it can hold that.'
-          : say`Holding it takes ${degrees(asked, 1)} of ${rolls.length > 0 ? 'aileron' : 'rudder'}, ${percent(share, 0)} of the travel.`
+          : say`Holding it takes ${degrees(Math.abs(asked), 1)} of ${command}, ${percent(share, 0)} of the travel.`
       }`,
       numbers: { rollRate: radiansPerSecond(radiansFromDegrees(rate)), share: percent(share) },
       remedies: alikeAgain(design),
