@@ -2,6 +2,7 @@ import { configureStore, createListenerMiddleware, type ThunkAction, type Unknow
 import type { DesignStore } from '@/storage/designStore';
 import type { JobClient } from '@/workers/lanes';
 import { analysisReducer } from './analysisSlice';
+import { benchSlice } from './benchSlice';
 import { besideSlice } from './besideSlice';
 import { choiceSlice } from './choiceSlice';
 import { documentReducer } from './documentSlice';
@@ -34,6 +35,7 @@ export function reduxStore(services: Services) {
       choice: choiceSlice.reducer,
       plans: plansSlice.reducer,
       glider: gliderSlice.reducer,
+      bench: benchSlice.reducer,
       beside: besideSlice.reducer,
     },
     // Documents and analyses are large and replaced whole: walking them at every drag step would cost frames.

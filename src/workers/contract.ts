@@ -16,6 +16,7 @@ import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
+import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { ChoiceInput, ChoiceResult } from '@/core/8-sizing/chooseDrive';
 import type { MapPoint, TailMapRowInput } from '@/core/8-sizing/tail/tailMap';
@@ -38,6 +39,8 @@ export interface Jobs {
   compareScales: { input: { readonly design: Design; readonly scale: number }; output: ScalesCompared };
   /** What a small one is made of, cut of a board, and how large it may be on one sheet. */
   smallMade: { input: { readonly design: Design; readonly board: Material | null }; output: SmallMade };
+  /** What the gates of its build bear, and what was read means. */
+  judgeGates: { input: { readonly design: Design }; output: readonly GateVerdict[] };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };

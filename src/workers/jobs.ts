@@ -9,6 +9,8 @@ import { nextTosses } from '@/core/7-flight/toss/nextToss';
 import { smallMade } from '@/core/7-flight/toss/smallGlider';
 import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { tossVirtually } from '@/core/7-flight/toss/virtualToss';
+import { gatesOf } from '@/core/8-bench/gates';
+import { judgeGates } from '@/core/8-bench/judgeGate';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -76,6 +78,10 @@ export const WORK: Workers = {
   },
   *smallMade({ design, board }) {
     return smallMade(design, board);
+  },
+  *judgeGates({ design }) {
+    const own = recalled(design);
+    return judgeGates(own, gatesOf(own));
   },
   *chooseDrive(input) {
     return yield* chooseDrive(input);

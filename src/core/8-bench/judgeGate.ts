@@ -37,8 +37,8 @@ export interface GateVerdict {
 /** Half a degree more is no error of the gate but of the reading: what is borne is never asked finer [°]. */
 const FINEST: Degrees = 0.1;
 /** Farther off nothing is shimmed: it is cut or seated wrong [°], and no shim is thicker [mm]. C. */
-const MOST_TURN: Degrees = 4;
-const MOST_SHIM = 8;
+const MOST_TURN: Degrees = 3;
+const MOST_SHIM = 15;
 /** Mean washout of the tips bears that much either way: more changes which part stalls first. C. */
 const WASHOUT: Degrees = 1;
 /** Difference from which slopes are told [°]. */

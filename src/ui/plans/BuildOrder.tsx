@@ -1,9 +1,16 @@
+import { useEffect, useId, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { type BuildStep, buildOrder } from '@/core/4-parts/build/buildOrder';
 import type { CutList } from '@/core/4-parts/part';
+import type { GateVerdict } from '@/core/8-bench/judgeGate';
+import { judgeGatesOf, overrideId, passAllTheSame } from '@/store/bench';
 import { editDesign } from '@/store/edit';
-import { useAppDispatch } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Say } from '../numbers/Say';
+import { useRecords } from '../records/useRecords';
+import { Button } from '../shell/buttons';
+import { told } from '../shell/told';
+import { GateReadings } from './GateReadings';
 
 const KINDS: Readonly<Record<BuildStep['kind'], string>> = {
   test: 'try',
@@ -20,6 +27,7 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
   const dispatch = useAppDispatch();
   const steps = buildOrder(design, list);
   const done = new Set(design.built);
+  const { verdictOf, isOld } = useVerdicts(design);
   const left = steps.filter(({ id }) => !done.has(id)).reduce((sum, { minutes }) => sum + minutes, 0);
   const tick = (id: string) =>
     dispatch(
@@ -36,14 +44,49 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
       </p>
       <ol className="mt-2">
         {steps.map((step, index) => (
-          <Step key={step.id} step={step} number={index + 1} isDone={done.has(step.id)} onTick={() => tick(step.id)} />
+          <Step
+            key={step.id}
+            {...{ step, design, isOld }}
+            number={index + 1}
+            isDone={done.has(step.id)}
+            onTick={() => tick(step.id)}
+            gate={verdictOf.get(step.id)}
+            before={verdictOf.get(`before ${step.id}`)}
+          />
         ))}
       </ol>
     </div>
   );
 }
 
+/** Nothing has to change for so long before the gates are judged anew [ms]. */
+const SETTLES = 250;
+
+/** Verdicts by the step that asks for the reading, and, after `before `, by the step that makes it stay. */
+function useVerdicts(design: Design) {
+  const dispatch = useAppDispatch();
+  const judged = useAppSelector((state) => state.bench.judged);
+  const isOld = judged?.of !== design;
+  useEffect(() => {
+    if (!isOld) return undefined;
+    const timer = setTimeout(() => void dispatch(judgeGatesOf(design)), SETTLES);
+    return () => clearTimeout(timer);
+  }, [dispatch, design, isOld]);
+  const verdictOf = new Map(
+    (judged?.verdicts ?? []).flatMap((verdict) => [
+      [verdict.gate.step, verdict] as const,
+      [`before ${verdict.gate.glue}`, verdict] as const,
+    ]),
+  );
+  return { verdictOf, isOld };
+}
+
 interface StepProps {
+  readonly design: Design;
+  /** What is measured at this step, and what has to be green before it. */
+  readonly gate: GateVerdict | undefined;
+  readonly before: GateVerdict | undefined;
+  readonly isOld: boolean;
   readonly step: BuildStep;
   readonly number: number;
   readonly isDone: boolean;
@@ -55,7 +98,15 @@ function Step({
   number,
   isDone,
   onTick,
+  design,
+  gate,
+  before,
+  isOld,
 }: StepProps) {
+  const [isAsking, setAsking] = useState(false);
+  const passed = useRecords('benchReadings').find((record) => before && record.id === overrideId(before.gate.step));
+  // Glue only when its gate is green: else it asks why.
+  const isHeld = before !== undefined && before.state !== 'ok' && !passed;
   return (
     <li className="flex gap-3 border-b border-soft py-2 text-read">
       <input
@@ -63,7 +114,7 @@ function Step({
         type="checkbox"
         className="mt-1 size-4 shrink-0 accent-balance"
         checked={isDone}
-        onChange={onTick}
+        onChange={() => (isHeld && !isDone ? setAsking(true) : onTick())}
       />
       <div className="min-w-0 flex-1">
         <label htmlFor={`step-${id}`} className={isDone ? 'text-faint line-through' : 'font-medium'}>
@@ -75,6 +126,18 @@ function Step({
             <Say words={reading} />
           </p>
         )}
+        {gate && <GateReadings design={design} verdict={gate} isOld={isOld} />}
+        {before && isAsking && isHeld && !isDone && (
+          <AllTheSame
+            verdict={before}
+            onPassed={() => {
+              setAsking(false);
+              onTick();
+            }}
+            onLeave={() => setAsking(false)}
+          />
+        )}
+        {passed && <p className="text-label text-caution">Passed though its gate was not green: {passed.notes}</p>}
         {parts.length > 0 && <p className="text-label text-faint">{parts.join(', ')}</p>}
         {caution !== null && (
           <p className="text-label text-caution">
@@ -88,5 +151,54 @@ function Step({
         {minutes} min
       </span>
     </li>
+  );
+}
+
+interface AllTheSameProps {
+  readonly verdict: GateVerdict;
+  readonly onPassed: () => void;
+  readonly onLeave: () => void;
+}
+
+/** A gate that is not green holds up the glue; whoever goes on says why, and that is kept. */
+function AllTheSame({ verdict: { gate, state }, onPassed, onLeave }: AllTheSameProps) {
+  const dispatch = useAppDispatch();
+  const [reason, setReason] = useState('');
+  const field = useId();
+  const pass = async () => {
+    const kept = await told('The reason was not kept', async () => {
+      await dispatch(passAllTheSame(gate, reason.trim()));
+      return true;
+    });
+    if (kept) onPassed();
+  };
+  return (
+    <form
+      className="my-1 max-w-md border-l-4 border-caution bg-caution-soft p-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() !== '') void pass();
+      }}
+    >
+      <label htmlFor={field} className="block">
+        {state === 'open' ? `Nobody has read the gate of ${gate.name} yet.` : `The gate of ${gate.name} is not green.`}{' '}
+        Fit it dry, set it right and read again first. Why go on all the same?
+      </label>
+      <input
+        id={field}
+        className="mt-1 w-full rounded-sm border border-rule bg-sheet px-2 py-1 text-graphite"
+        value={reason}
+        maxLength={500}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      <div className="mt-1.5 flex gap-2">
+        <Button type="submit" disabled={reason.trim() === ''}>
+          Go on all the same
+        </Button>
+        <Button look="quiet" type="button" onClick={onLeave}>
+          Not yet
+        </Button>
+      </div>
+    </form>
   );
 }

@@ -1,0 +1,45 @@
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
+import type { Degrees } from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
+import { type Gate, type Side, withReading } from '@/core/8-bench/gates';
+import { gatesFailed, gatesJudged } from './benchSlice';
+import { editDesign, type EditOutcome } from './edit';
+import type { AppThunk } from './reduxStore';
+
+export type BenchReading = RecordOf<'benchReadings'>;
+
+/** Judges all gates of a design in the worker; a newer request ends an older one. */
+export const judgeGatesOf =
+  (design: Design): AppThunk<Promise<void>> =>
+  async (dispatch, _getState, { jobs }) => {
+    const outcome = await jobs.ask('judgeGates', { design }, { lane: 'long', slot: 'gates' });
+    if (outcome.kind === 'done') dispatch(gatesJudged({ of: design, verdicts: outcome.output }));
+    else if (outcome.kind === 'failed') dispatch(gatesFailed(outcome.message));
+  };
+
+/** Takes what was read at a gate; nothing takes it away. */
+export const readGate =
+  (gate: Gate, side: Side, value: Degrees | undefined): AppThunk<EditOutcome> =>
+  (dispatch) =>
+    dispatch(editDesign((design) => withReading(design, gate, side, value)));
+
+/** Record of a gate that was passed though it was not green. */
+export const overrideId = (step: string): string => `passed-${step}`;
+
+/** Keeps why a gate was passed all the same. */
+export const passAllTheSame =
+  ({ step, part }: Gate, reason: string): AppThunk<Promise<void>> =>
+  async (_dispatch, getState, { designs }) => {
+    const { session, document } = getState();
+    if (session.id === null) return;
+    const reading: BenchReading = {
+      id: overrideId(step),
+      at: new Date().toISOString(),
+      ...(document.present?.basedOn ? { revision: document.present.basedOn } : {}),
+      what: 'other',
+      part,
+      value: 0,
+      notes: reason.slice(0, 2000),
+    };
+    await designs.records.put('benchReadings', session.id, reading);
+  };

@@ -1,0 +1,67 @@
+import type { GateVerdict } from '@/core/8-bench/judgeGate';
+import { type Gate, readingAt } from '@/core/8-bench/gates';
+import type { Design } from '@/core/2-document/schema/design';
+import { readGate } from '@/store/bench';
+import { useAppDispatch } from '@/store/hooks';
+import { decimal } from '@/words/formatQuantity';
+import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../numbers/Say';
+
+const LOOKS: Readonly<Record<GateVerdict['state'], string>> = {
+  open: 'border-rule text-faint',
+  ok: 'border-balance bg-balance-soft',
+  shim: 'border-caution bg-caution-soft',
+  stop: 'border-stop bg-stop-soft',
+};
+
+/** What is read. */
+function labelOf({ quantity, face }: Gate): string {
+  if (quantity === 'square') return 'Tail against wing, right side down';
+  if (quantity === 'washout') return 'Tip below the root';
+  return face === 'chord' ? 'Along the chord' : `On the ${face} face`;
+}
+
+interface GateReadingsProps {
+  readonly design: Design;
+  readonly verdict: GateVerdict;
+  /** Judged before the last change. */
+  readonly isOld: boolean;
+}
+
+/** What is read at a gate, left and right, and at once what it means. */
+export function GateReadings({ design, verdict: { gate, state, words }, isOld }: GateReadingsProps) {
+  const dispatch = useAppDispatch();
+  return (
+    <div className="mt-1.5 mb-1">
+      <div className="grid max-w-md grid-cols-2 gap-x-2">
+        {gate.sides.map((side) => (
+          <QuantityField
+            key={side}
+            label={gate.sides.length === 2 ? `${labelOf(gate)}, ${side}` : labelOf(gate)}
+            kind="angle"
+            step={0.1}
+            digits={2}
+            value={readingAt(design, gate, side)}
+            placeholder={decimal(gate.expected, 2)}
+            onCommit={(value) =>
+              Math.abs(value - gate.expected) <= MOST
+                ? dispatch(readGate(gate, side, value))
+                : { path: '', message: `must lie within ${MOST}° of what is to be read` }
+            }
+            onClear={() => dispatch(readGate(gate, side, undefined))}
+          />
+        ))}
+      </div>
+      <p
+        role="status"
+        aria-label={`Gate of ${gate.name}`}
+        className={`mt-1 max-w-2xl border-l-4 px-2 py-1 ${LOOKS[state]} ${isOld ? 'opacity-60' : ''}`}
+      >
+        <Say words={words} />
+      </p>
+    </div>
+  );
+}
+
+/** No reading is farther off what is to be read: it is of something else [°]. */
+const MOST = 20;

@@ -1,0 +1,54 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { fill, Now, show } from '#/tests/render';
+import { cutListOf } from '@/core/4-parts/cutList';
+import { gatesOf } from '@/core/8-bench/gates';
+import { judgeGates } from '@/core/8-bench/judgeGate';
+import { gatesJudged } from '@/store/benchSlice';
+import { BuildOrder } from './BuildOrder';
+
+afterEach(cleanup);
+
+test('a gate is read and judged; what is not green holds up the glue until someone says why, and that is kept', async () => {
+  const first = demoDesign('lagoon-postman');
+  const list = cutListOf(first);
+  const { hand, dispatch, design } = await show(first, <Now of={(of) => <BuildOrder design={of} list={list} />} />);
+  // What the worker would answer.
+  const judge = () => dispatch(gatesJudged({ of: design(), verdicts: judgeGates(design(), gatesOf(design())) }));
+  judge();
+  const gate = (await screen.findAllByRole('status', { name: 'Gate of Wing' })).at(-1)!;
+  expect(gate.textContent).toMatch(/^To be read: 0\.00°.*it bears readings from/);
+  await fill(hand, 'Along the chord, left', '2.2');
+  await fill(hand, 'Along the chord, right', '2.2');
+  await waitFor(() => expect(design().surfaces[0]!.asBuilt!.right!.incidence).toBeCloseTo(2.2, 2));
+  judge();
+  await waitFor(() => expect(gate.textContent).toMatch(/^Not yet: .* mm under the trailing edge on the left/));
+
+  const glue = screen.getByRole('checkbox', { name: /Wing in its place/ });
+  await hand.click(glue);
+  expect(design().built).not.toContain('wing-mount');
+  const why = screen.getByRole('textbox', { name: /The gate of Wing is not green\..*Why go on all the same/ });
+  const asked = within(why.closest('form')!);
+  expect(asked.getByRole('button', { name: 'Go on all the same' })).toHaveProperty('disabled', true);
+  await hand.click(asked.getByRole('button', { name: 'Not yet' }));
+  expect(screen.queryByRole('textbox', { name: /Why go on/ })).toBeNull();
+
+  await hand.click(glue);
+  await hand.type(screen.getByRole('textbox', { name: /Why go on/ }), 'Flies as a test bed');
+  await hand.click(screen.getByRole('button', { name: 'Go on all the same' }));
+  await screen.findByText('Passed though its gate was not green: Flies as a test bed');
+  await waitFor(() => expect(design().built).toContain('wing-mount'));
+
+  // Read right, it is green and asks nothing.
+  await fill(hand, 'Along the chord, left', '0');
+  await fill(hand, 'Along the chord, right', '0.1');
+  await waitFor(() => expect(design().surfaces[0]!.asBuilt!.right!.incidence).toBeCloseTo(0.1, 2));
+  judge();
+  await waitFor(() => expect(gate.textContent).toMatch(/^Right as it is/));
+  const tailGlue = screen.getByRole('checkbox', { name: /Tailplane in its place/ });
+  await hand.click(tailGlue);
+  expect(screen.getByRole('textbox', { name: /Nobody has read the gate of Tailplane yet/ })).toBeTruthy();
+});
