@@ -8,6 +8,7 @@ import {
   groupFolded,
   groupsOpened,
   keptInDrawer,
+  meterZeroed,
   MOST_IN_DRAWER,
   paneShown,
   type Settings,
@@ -27,6 +28,7 @@ export const keepsSettings = [
   groupFolded,
   groupsOpened,
   paneShown,
+  meterZeroed,
 ] as const;
 
 const anyParts = z.object({
@@ -34,6 +36,7 @@ const anyParts = z.object({
   drawer: z.array(z.unknown()).catch([]),
   groups: settingsSchema.shape.groups.catch(settingsSlice.getInitialState().groups),
   panes: settingsSchema.shape.panes.catch(settingsSlice.getInitialState().panes),
+  meterZero: settingsSchema.shape.meterZero.catch(0),
 });
 
 /** The settings that lie there, or as much of them as can be read: one bad entry costs no other. */
@@ -41,7 +44,9 @@ function readSettings(value: unknown): Settings {
   const whole = settingsSchema.safeParse(value);
   if (whole.success) return whole.data;
   const initial = settingsSlice.getInitialState();
-  const { units, drawer, groups, panes } = anyParts.catch({ ...initial, units: {}, drawer: [] }).parse(value);
+  const { units, drawer, groups, panes, meterZero } = anyParts
+    .catch({ ...initial, units: {}, drawer: [] })
+    .parse(value);
   const unit = settingsSchema.shape.units.shape;
   return {
     units: {
@@ -52,6 +57,7 @@ function readSettings(value: unknown): Settings {
     drawer: drawer.flatMap((entry) => drawerEntrySchema.safeParse(entry).data ?? []).slice(0, MOST_IN_DRAWER),
     groups,
     panes,
+    meterZero,
   };
 }
 

@@ -30,6 +30,8 @@ export const settingsSchema = z.object({
     .default({ allOpen: false, open: {} }),
   /** Parts of the bench that can be put away: the inputs beside the sheet, the beam but for its line of words. */
   panes: z.object({ inputs: z.boolean(), beam: z.boolean() }).default({ inputs: true, beam: true }),
+  /** What the own tilt meter shows when it is level [°]. */
+  meterZero: z.number().min(-20).max(20).default(0),
 });
 
 export type DrawerEntry = Settings['drawer'][number];
@@ -41,6 +43,7 @@ const initialState: Settings = {
   drawer: [],
   groups: { allOpen: false, open: {} },
   panes: { inputs: true, beam: true },
+  meterZero: 0,
 };
 
 export const settingsSlice = createSlice({
@@ -74,6 +77,9 @@ export const settingsSlice = createSlice({
     ) => {
       state.panes[pane] = isShown;
     },
+    meterZeroed: (state, { payload }: PayloadAction<number>) => {
+      state.meterZero = payload;
+    },
     takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
       state.drawer = state.drawer.filter(({ name }) => name !== payload);
     },
@@ -89,4 +95,5 @@ export const {
   groupFolded,
   groupsOpened,
   paneShown,
+  meterZeroed,
 } = settingsSlice.actions;

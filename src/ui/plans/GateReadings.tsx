@@ -2,7 +2,7 @@ import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import { type Gate, readingAt } from '@/core/8-bench/gates';
 import type { Design } from '@/core/2-document/schema/design';
 import { readGate } from '@/store/bench';
-import { useAppDispatch } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../numbers/Say';
@@ -31,6 +31,10 @@ interface GateReadingsProps {
 /** What is read at a gate, left and right, and at once what it means. */
 export function GateReadings({ design, verdict: { gate, state, words }, isOld }: GateReadingsProps) {
   const dispatch = useAppDispatch();
+  const zero = useAppSelector((state) => state.settings.meterZero);
+  /** As the meter shows it. */
+  const shown = (value: number | undefined) =>
+    value === undefined ? undefined : Math.round(1000 * (value + zero)) / 1000;
   return (
     <div className="mt-1.5 mb-1">
       <div className="grid max-w-md grid-cols-2 gap-x-2">
@@ -41,11 +45,11 @@ export function GateReadings({ design, verdict: { gate, state, words }, isOld }:
             kind="angle"
             step={0.1}
             digits={2}
-            value={readingAt(design, gate, side)}
-            placeholder={decimal(gate.expected, 2)}
+            value={shown(readingAt(design, gate, side))}
+            placeholder={decimal(gate.expected + zero, 2)}
             onCommit={(value) =>
-              Math.abs(value - gate.expected) <= MOST
-                ? dispatch(readGate(gate, side, value))
+              Math.abs(value - zero - gate.expected) <= MOST
+                ? dispatch(readGate(gate, side, value - zero))
                 : { path: '', message: `must lie within ${MOST}° of what is to be read` }
             }
             onClear={() => dispatch(readGate(gate, side, undefined))}

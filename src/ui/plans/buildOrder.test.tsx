@@ -52,3 +52,25 @@ test('a gate is read and judged; what is not green holds up the glue until someo
   await hand.click(tailGlue);
   expect(screen.getByRole('textbox', { name: /Nobody has read the gate of Tailplane yet/ })).toBeTruthy();
 });
+
+test('a meter that is off is told by turning it round, and taken off what is read', async () => {
+  const first = demoDesign('lagoon-postman');
+  const list = cutListOf(first);
+  const { hand, dispatch, design } = await show(first, <Now of={(of) => <BuildOrder design={of} list={list} />} />);
+  dispatch(gatesJudged({ of: first, verdicts: judgeGates(first, gatesOf(first)) }));
+  await screen.findAllByRole('status', { name: 'Gate of Wing' });
+  await fill(hand, 'Tilt meter on any face', '2.9');
+  await fill(hand, 'The same, turned end for end', '-2.1');
+  const zero = screen.getByRole('status', { name: 'Zero of the meter' });
+  await waitFor(() => expect(zero.textContent).toMatch(/^It shows 0\.4° when level/));
+  await fill(hand, 'Along the chord, left', '0.9');
+  await waitFor(() => expect(design().surfaces[0]!.asBuilt!.left!.incidence).toBeCloseTo(0.5, 3));
+  expect(screen.getByRole('textbox', { name: 'Along the chord, left' })).toHaveProperty('value', '0.9');
+  // Two faces instead of one: refused with why.
+  await fill(hand, 'The same, turned end for end', '80');
+  expect(await screen.findByText(/the meter lay on another face/)).toBeTruthy();
+  await hand.click(within(zero).getByRole('button', { name: 'Take readings as they are' }));
+  await waitFor(() =>
+    expect(screen.getByRole('textbox', { name: 'Along the chord, left' })).toHaveProperty('value', '0.5'),
+  );
+});
