@@ -132,3 +132,35 @@ test('laying out is stopped within a fifth of a second and goes on when asked', 
   await expect(page.getByRole('group', { name: /with \d+ parts/ })).toBeVisible();
   noErrors();
 });
+
+test('a gate of the build order is read: off it is shimmed and holds up the glue, right it is passed; undo takes it back', async ({
+  page,
+}) => {
+  const noErrors = watchErrors(page);
+  await openDesign(page, 'Lagoon Postman', 'Plans');
+  await page.getByRole('radio', { name: 'Build order' }).click();
+  const gate = page.getByRole('status', { name: 'Gate of Wing' });
+  await expect(gate).toContainText('To be read: 0.00°');
+  const read = async (side: 'left' | 'right', value: string) => {
+    const field = page.getByRole('textbox', { name: `Along the chord, ${side}` });
+    await field.fill(value);
+    await field.press('Enter');
+  };
+  await read('left', '2.2');
+  await read('right', '2.2');
+  await expect(gate).toContainText(/^Not yet: .* under the trailing edge on the left/);
+  const glue = page.getByRole('checkbox', { name: /Wing in its place/ });
+  await glue.click();
+  await expect(page.getByText(/The gate of Wing is not green/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await read('left', '0');
+  await read('right', '0.1');
+  await expect(gate).toContainText('Right as it is');
+  await glue.click();
+  await expect(glue).toBeChecked();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(gate).toContainText('Not yet');
+  noErrors();
+});
