@@ -53,7 +53,7 @@ const VIEWS: readonly View[] = [
     design: 'Atoll Freighter',
     stage: 'Plans',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Wing, panel 1, skin', exact: true }).first().click();
+      await page.getByRole('button', { name: 'Wing, panel 2, skin', exact: true }).first().click();
     },
   },
   {
