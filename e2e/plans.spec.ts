@@ -164,3 +164,32 @@ test('a gate of the build order is read: off it is shimmed and holds up the glue
   await expect(gate).toContainText('Not yet');
   noErrors();
 });
+
+test.describe('by the phone itself', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a face is read twice, turned between; without a sensor it says so', async ({ page }) => {
+    await openDesign(page, 'Lagoon Postman', 'Plans');
+    await page.getByRole('radio', { name: 'Build order' }).tap();
+    const read = page.getByRole('button', { name: 'Read left by this phone' }).first();
+    await read.tap();
+    await expect(page.getByText('This device shows no tilt. Type the reading.')).toBeVisible();
+    await read.tap();
+    const sensor = await page.context().newCDPSession(page);
+    /** As a phone does: again and again, a tenth of a degree to and fro. */
+    const lie = async (beta: number, times: number) => {
+      for (let index = 0; index < times; index++) {
+        const shown = { alpha: 0, beta: beta + (index % 2) / 10, gamma: 4 };
+        await sensor.send('DeviceOrientation.setDeviceOrientationOverride', shown);
+        await page.waitForTimeout(80);
+      }
+    };
+    await lie(2.9, 40);
+    await expect(page.getByText(/^Now turn it end for end/)).toBeVisible();
+    await expectAccessible(page);
+    await lie(60, 2);
+    await lie(-2.1, 40);
+    await expect(page.getByText(/^Read 2\.5°; the phone shows 0\.4[0-9]?° when level/)).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Along the chord, left' })).toHaveValue('2.5');
+  });
+});

@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../numbers/Say';
+import { PhoneTilt } from './PhoneTilt';
 
 const LOOKS: Readonly<Record<GateVerdict['state'], string>> = {
   open: 'border-rule text-faint',
@@ -55,6 +56,10 @@ export function GateReadings({ design, verdict: { gate, state, words }, isOld }:
             onClear={() => dispatch(readGate(gate, side, undefined))}
           />
         ))}
+        {gate.quantity === 'incidence' &&
+          gate.sides.map((side) => (
+            <PhoneTilt key={side} of={side} onRead={(slope) => dispatch(readGate(gate, side, slope))} />
+          ))}
       </div>
       <p
         role="status"
