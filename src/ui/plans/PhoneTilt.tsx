@@ -11,7 +11,7 @@ const FAULTS: Readonly<Record<TiltFault, string>> = {
   insecure: 'A browser lends its tilt sensor only to a page of this machine or one over https. Type the reading.',
   refused: 'The tilt sensor was refused: allow it for this page in the browser, or type the reading.',
   none: 'This device shows no tilt. Type the reading.',
-  silent: 'The tilt sensor has gone silent. Nothing was taken: begin again, or type the reading.',
+  silent: 'The page was left, and the tilt sensor went silent. Nothing was taken: begin again, or type the reading.',
 };
 
 const PHASES: Readonly<Record<Exclude<TwoWay['phase'], 'done'>, string>> = {

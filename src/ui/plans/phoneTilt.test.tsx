@@ -6,9 +6,7 @@ import { demoDesign } from '#/demo';
 import { show } from '#/tests/render';
 import { PhoneTilt } from './PhoneTilt';
 
-class Orientation {
-  static requestPermission: (() => Promise<string>) | undefined;
-}
+const Orientation: { requestPermission: (() => Promise<string>) | undefined } = { requestPermission: undefined };
 
 beforeEach(() => {
   Orientation.requestPermission = undefined;
@@ -21,27 +19,29 @@ afterEach(() => {
   Object.defineProperty(navigator, 'maxTouchPoints', { value: 0, configurable: true });
 });
 
-let clock = 0;
-/** The phone lies at an angle for a while, as the sensor shows it ten times a second. */
-const lies = (beta: number | null, times: number) => {
-  for (let index = 0; index < times; index++) {
-    clock += 100;
-    const event = Object.assign(new Event('deviceorientation'), { beta });
-    Object.defineProperty(event, 'timeStamp', { value: clock });
-    act(() => void window.dispatchEvent(event));
-  }
-};
+/** The sensor shows something. */
+const shows = (beta: number | null) =>
+  act(() => void window.dispatchEvent(Object.assign(new Event('deviceorientation'), { beta })));
+/** The phone is laid down and left alone: it settles, and then nothing more is told of it. */
+const isLaid = (beta: number) => [beta + 3, beta + 0.2, beta].forEach(shows);
+const says = (words: RegExp) => waitFor(() => expect(screen.getByRole('status').textContent).toMatch(words));
 
 test('a slope is read, turned between, and taken without the zero of the phone', async () => {
   const onRead = vi.fn();
   const { hand } = await show(demoDesign('lagoon-postman'), <PhoneTilt of="left" onRead={onRead} />);
   await hand.click(screen.getByRole('button', { name: 'Read left by this phone' }));
-  expect(screen.getByRole('status').textContent).toMatch(/^Lay the phone flat/);
-  lies(null, 1);
-  lies(3.4, 20);
-  expect(screen.getByRole('status').textContent).toMatch(/^Now turn it end for end/);
-  lies(80, 2);
-  lies(-2.6, 25);
+  await says(/^Lay the phone flat/);
+  shows(null);
+  // In the middle of a move nothing is taken, however long it says no more.
+  shows(40);
+  shows(20);
+  await new Promise((done) => setTimeout(done, 2000));
+  await says(/^Lay the phone flat/);
+  isLaid(3.4);
+  await says(/^Now turn it end for end/);
+  shows(80);
+  await says(/^Leave it alone/);
+  isLaid(-2.6);
   await waitFor(() => expect(onRead).toHaveBeenCalledExactlyOnceWith(3));
   expect(screen.getByRole('button', { name: 'Read left by this phone' })).toBeTruthy();
 });
@@ -57,12 +57,15 @@ test('refused, not there, gone in the middle, and stopped: each is said, and not
   await read();
   expect((await screen.findByRole('alert')).textContent).toMatch(/^This device shows no tilt/);
   await read();
-  lies(1, 4);
-  expect((await screen.findByRole('alert')).textContent).toMatch(/^The tilt sensor has gone silent/);
+  isLaid(1);
+  Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true });
+  act(() => void document.dispatchEvent(new Event('visibilitychange')));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/^The page was left/);
+  Object.defineProperty(document, 'visibilityState', { value: 'visible', configurable: true });
   await read();
-  lies(1, 4);
+  isLaid(1);
   await hand.click(screen.getByRole('button', { name: 'Stop' }));
-  lies(1, 30);
+  isLaid(1);
   vi.stubGlobal('DeviceOrientationEvent', undefined);
   delete (globalThis as { DeviceOrientationEvent?: unknown }).DeviceOrientationEvent;
   await read();

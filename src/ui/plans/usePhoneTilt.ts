@@ -5,8 +5,12 @@ import type { Shown } from '@/core/8-bench/steady';
 /** Why a phone shows no tilt, in words for whoever holds it. */
 export type TiltFault = 'insecure' | 'refused' | 'none' | 'silent';
 
-/** A sensor that has said nothing for so long is not there, or has gone [ms]. */
+/** A sensor that has said nothing for so long is not there [ms]. */
 const SILENT = 2500;
+/** Browsers tell of a change only: what stands still is taken so often as it was last shown [ms]. */
+const AGAIN = 100;
+/** Unless it was moving as it was last shown: by more than that from one to the next [°]. */
+const CALM = 0.5;
 
 interface WithPermission {
   readonly requestPermission?: () => Promise<'granted' | 'denied'>;
@@ -38,21 +42,22 @@ export function usePhoneTilt(isWanted: boolean, onShown: (shown: Shown) => void)
   const take = useEffectEvent(onShown);
   useEffect(() => {
     if (!isWanted) return undefined;
-    let hasShown = false;
-    let timer = 0;
-    const wait = () => {
-      clearTimeout(timer);
-      timer = window.setTimeout(() => setFault(hasShown ? 'silent' : 'none'), SILENT);
-    };
-    const hear = ({ beta, timeStamp }: DeviceOrientationEvent) => {
+    let [before, last]: [number | null, number | null] = [null, null];
+    const show = (value: number) => take({ t: secondsFromMilliseconds(performance.now()) as Seconds, value });
+    const hear = ({ beta }: DeviceOrientationEvent) => {
       if (beta === null) return;
-      hasShown = true;
+      [before, last] = [last ?? beta, beta];
       setFault(null);
-      wait();
-      take({ t: secondsFromMilliseconds(timeStamp) as Seconds, value: beta });
+      show(beta);
     };
-    wait();
+    const again = window.setInterval(() => {
+      if (last !== null && before !== null && Math.abs(last - before) <= CALM) show(last);
+    }, AGAIN);
+    const timer = window.setTimeout(() => last === null && setFault('none'), SILENT);
+    // In the background no sensor speaks, and what stood still there is not known.
+    const hide = () => document.visibilityState === 'hidden' && setFault('silent');
     window.addEventListener('deviceorientation', hear);
+    document.addEventListener('visibilitychange', hide);
     // A screen that goes dark takes the sensor with it; where it cannot be held awake it is touched.
     let lock: WakeLockSentinel | null = null;
     let isGone = false;
@@ -64,7 +69,9 @@ export function usePhoneTilt(isWanted: boolean, onShown: (shown: Shown) => void)
       isGone = true;
       setFault(null);
       clearTimeout(timer);
+      clearInterval(again);
       window.removeEventListener('deviceorientation', hear);
+      document.removeEventListener('visibilitychange', hide);
       void lock?.release().catch(() => undefined);
     };
   }, [isWanted]);
