@@ -70,10 +70,12 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
       rate: [(launch.rollRate ?? 0) * slower, (launch.pitchRate ?? 0) * slower, 0],
     }),
   );
+  /** Of the balance point over the land below it, in the lengths of the large one. */
+  const over = (state: ArrayLike<number>): Metres => -state[2]! - terrain((state[0]! * scale) as Metres) / scale;
   const events: OdeEvent[] = [
     {
       name: 'ground',
-      value: (_, state) => -state[2]! - ground - terrain((state[0]! * scale) as Metres) / scale,
+      value: (_, state) => over(state) - ground,
       direction: -1,
       isLast: true,
     },
@@ -99,6 +101,7 @@ export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flo
     rate: model.rate({
       commands: commanded.commands,
       drives: plan.thrust,
+      ground: over,
       air: plan.air && airOnScale(plan.air, scale),
     }),
     start: 0,

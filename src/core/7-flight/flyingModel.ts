@@ -1,10 +1,11 @@
-import type { MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { Metres, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { apparentMass } from '@/core/5-aero/apparentMass';
-import { addLoads, type Load } from '@/core/5-aero/forces';
+import { addLoads, type Load, scaleLoad } from '@/core/5-aero/forces';
 import { lateWash } from '@/core/6-groups/motion/lateWash';
 import { numbersOf } from '@/core/6-groups/solve';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
+import { FORGOTTEN, groundInFlight } from '@/core/6-groups/solution/groundEffect';
 import { Solution } from '@/core/6-groups/solution/solution';
 import { AT_REST, type Motion } from './attachedLoads';
 import type { Commands } from './commands';
@@ -32,7 +33,11 @@ export interface FlyingModel {
     air?: MovingAir,
     /** Dynamic pressure that each drive adds behind it. */
     jets?: readonly Pascals[],
+    /** Of the balance point over the ground; far off without. */
+    height?: Metres,
   ) => BodyLoads;
+  /** What the ground adds per density at unit speed, in document axes about the balance point, by the height of that and the angle of attack; held beyond attached flow, null far off. */
+  readonly nearGround: (height: Metres, alpha: Radians) => Load | null;
   /** The same once the flow over every strip has settled to that motion; writes its shares into the state. */
   readonly settledLoads: (state: Float64Array, commands: Commands) => BodyLoads;
   /** Rate of the whole state. */
@@ -42,6 +47,8 @@ export interface FlyingModel {
 /** What a flight meets beside its own motion. */
 export interface Surroundings {
   readonly commands: (t: number, state: Float64Array) => Commands;
+  /** Height of the balance point over the ground, by the state; far off without. */
+  readonly ground?: ((state: ArrayLike<number>) => Metres) | undefined;
   /** What the drives do and what they blow. */
   readonly drives?: ThrustOf | undefined;
   /** Velocity of the air in earth axes, z down [m/s], at the balance point or off it (in the same axes); still air without. */
@@ -96,6 +103,8 @@ function airOver(
 /** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
 const SETTLING = 40;
 const SETTLED = 1e-4;
+/** Angle beyond which what the ground adds is held [rad]. */
+const MOST_GROUND_ALPHA = 0.22;
 /** Slower than that through the air there are no loads [m/s]. */
 const STILL = 1e-3;
 
@@ -127,6 +136,7 @@ export function flyingModel(
   const { air, placed, about, reference, restingPropellers } = prepared;
   const speed = design.conditions.cruiseSpeed as MetresPerSecond;
   const flow = stripFlow(prepared, model, (speed * scale ** 1.5) as MetresPerSecond);
+  const ground = groundInFlight(solution);
   const wash = lateWash(solution, numbersOf(design).pitch.downwashSlope);
   const apparent = apparentMass(placed, air.density, about);
   const delay = wash
@@ -161,11 +171,18 @@ export function flyingModel(
     ]);
   }
 
+  function nearGround(height: Metres, alpha: Radians): Load | null {
+    if (!(height < (FORGOTTEN + 1) * reference.span) || !(Math.abs(alpha) < Math.PI / 2)) return null;
+    const held = Math.min(MOST_GROUND_ALPHA, Math.max(-MOST_GROUND_ALPHA, alpha));
+    return ground(height - about[2], held);
+  }
+
   function loads(
     state: ArrayLike<number>,
     commands: Commands,
     moving?: MovingAir,
     jets?: readonly Pascals[],
+    height: Metres = Infinity,
   ): BodyLoads {
     const [ahead, right, down] = throughAir(state, moving);
     const motion: Motion = {
@@ -179,7 +196,12 @@ export function flyingModel(
       r: state[AT.rate + 2]! + (moving?.turning[2] ?? 0),
     };
     for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
-    const { force, moment } = addLoads([flow.loads(motion, shares, told, jets), extra(motion)]);
+    const near = nearGround(height, Math.atan2(down, ahead));
+    const { force, moment } = addLoads([
+      flow.loads(motion, shares, told, jets),
+      extra(motion),
+      ...(near ? [scaleLoad(near, ahead * ahead + right * right + down * down)] : []),
+    ]);
     const { density } = air;
     const [u, v] = [state[AT.speed]! - ahead, state[AT.speed + 1]! - right];
     // Air that is moved along answers to how the motion through the air changes: in wind a turning aircraft has less of that.
@@ -219,13 +241,14 @@ export function flyingModel(
       return sum;
     },
     loads,
-    rate: ({ commands, drives, air: airAt }) => {
+    nearGround,
+    rate: ({ commands, drives, air: airAt, ground: heightAt }) => {
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
         const moving = airAt && airOver((off) => airAt(t, state, off), state, { span: reference.span, arm });
         const commanded = commands(t, state);
         const driven = drives?.(throughAir(state, moving), commanded.sticks);
-        const own = loads(state, commanded, moving, driven?.jets);
+        const own = loads(state, commanded, moving, driven?.jets, heightAt?.(state));
         if (!driven) return own;
         return {
           force: own.force.map((value, axis) => value + driven.force[axis]!) as unknown as Vector3,

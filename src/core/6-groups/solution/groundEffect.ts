@@ -40,18 +40,23 @@ export function downwashLost(span: Metres, wingHeight: Metres, tailHeight: Metre
 /** Angles of attack between which the downwash is taken to grow evenly [rad]. */
 const [LOW, HIGH] = [0, 0.2];
 
+/** What the ground adds near it: by the height of the datum over it and the angle of attack, per density at unit speed. */
+interface NearGround {
+  /** Height of the datum when it stands. */
+  readonly standing: Metres;
+  readonly load: (datumHeight: Metres, alpha: Radians) => Load;
+}
+
 /**
- * What the ground adds at the flare over the angle of attack, at a pitch
- * command: without the downwash that it takes away the tail lifts more.
- * Nothing without a tail behind a wing.
+ * Without the downwash that the ground takes away the tail lifts more. Null
+ * without a tail behind a wing.
  */
-export function groundLoad({ prepared, model }: Solution, command: Radians): (alpha: Radians) => Load {
+function tailNearGround({ prepared, model }: Solution, command: Radians): NearGround | null {
   const { placed, reference, design, about } = prepared;
   const receiver = downwashReceiver(model.lattice);
   const tails = placed.filter(isAftTail);
-  if (!receiver || tails.length === 0) return () => NO_LOAD;
-  const ground = groundUnder(design, placed);
-  const lost = downwashLost(reference.span, meanHeight(placed.filter(isWing), ground), meanHeight(tails, ground));
+  if (!receiver || tails.length === 0) return null;
+  const [wing, tail] = [meanHeight(placed.filter(isWing), 0), meanHeight(tails, 0)];
   const [low, high] = [model.stateAt(LOW, command), model.stateAt(HIGH, command)];
   const [atLow, atHigh] = [low, high].map((state) => meanDownwash(model.matrices, receiver, state)) as [number, number];
   const perRadian = addLoads(
@@ -60,5 +65,60 @@ export function groundLoad({ prepared, model }: Solution, command: Radians): (al
       return loadChange(model.matrices, high, turned, about);
     }),
   );
-  return (alpha) => scaleLoad(perRadian, lost * (atLow + ((atHigh - atLow) * (alpha - LOW)) / (HIGH - LOW)));
+  return {
+    standing: -groundUnder(design, placed),
+    load: (datum, alpha) => {
+      const lost = downwashLost(reference.span, datum + wing, datum + tail);
+      return scaleLoad(perRadian, lost * (atLow + ((atHigh - atLow) * (alpha - LOW)) / (HIGH - LOW)));
+    },
+  };
+}
+
+/** What the ground adds at the flare over the angle of attack, at a pitch command. */
+export function groundLoad(solution: Solution, command: Radians): (alpha: Radians) => Load {
+  const near = tailNearGround(solution, command);
+  return near ? (alpha) => near.load(near.standing, alpha) : () => NO_LOAD;
+}
+
+/** Share of the induced drag that the ground takes away, h the height of the wing: e^(−2.48 (2h/b)^0.768). ±10 % from h/b 0.03 to 1. Source: Wieselsberger, NACA TM 77 (1922), as fitted by Hoerner, Fluid-Dynamic Drag, ch. 7. */
+export const inducedLost = (span: Metres, height: Metres): number =>
+  Math.exp(-2.48 * ((2 * Math.max(0, height)) / span) ** 0.768);
+
+/** So many spans over the ground it is forgotten, little by little over the last one. */
+export const FORGOTTEN = 3;
+
+/**
+ * The same for whatever height it flies at: the tail without its downwash, and
+ * the wing, which meets the air so much steeper and whose lift leans back less.
+ * Per density at unit speed, document
+ * axes, about the balance point; nothing beyond three spans.
+ */
+export function groundInFlight(solution: Solution): (datumHeight: Metres, alpha: Radians) => Load {
+  const { prepared, model } = solution;
+  const { reference, placed, about } = prepared;
+  const wings = placed.filter(isWing);
+  const tail = tailNearGround(solution, 0);
+  const wing = meanHeight(wings, 0);
+  const [low, high] = [LOW, HIGH].map((alpha) => model.loadAt(alpha, 0, about));
+  const state = model.stateAt(HIGH, 0);
+  const perRadian = addLoads(
+    wings.map((surface) => {
+      const mask = surfaceMask(model.lattice, model.lattice.surfaces.indexOf(surface));
+      return loadChange(model.matrices, state, controlCase(model.matrices, 'symmetric', mask), about);
+    }),
+  );
+  const standing = -groundUnder(prepared.design, placed);
+  return (above, alpha) => {
+    // Lower than it stands it does not come.
+    const datum = Math.max(standing, above);
+    const height = datum + wing;
+    const left = Math.min(1, FORGOTTEN - height / reference.span);
+    if (!(left > 0)) return NO_LOAD;
+    const lift = low!.force[2] + ((high!.force[2] - low!.force[2]) * (alpha - LOW)) / (HIGH - LOW);
+    // ε = C_L/(π A), L per density at unit speed ½ S C_L; of it a share is gone, and with it what L leans back.
+    const met = (inducedLost(reference.span, height) * lift) / ((reference.area / 2) * Math.PI * reference.aspectRatio);
+    const { force, moment } = scaleLoad(perRadian, met);
+    const wingLoad: Load = { force: [-met * lift, force[1], force[2]], moment };
+    return scaleLoad(tail ? addLoads([wingLoad, tail.load(datum, alpha)]) : wingLoad, left);
+  };
 }

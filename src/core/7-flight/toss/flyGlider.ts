@@ -178,9 +178,19 @@ function loadsOf(glider: Glider, { balance, shim, wind }: TossSetting, errors: E
       sideways.beta[axis] * beta + sideways.roll[axis] * roll + sideways.yaw[axis] * yaw;
     const m = along(COLUMN.m) + pitching.m * pitch;
     const y = side(0);
+    // Half a turn about y from the axes of the document; forces with the square of the scale, moments with its cube.
+    const near = model.nearGround(-state[2]! / scale, alpha);
+    const lifted = density * speed ** 2 * scale ** 2;
+    const [fx, fz, my] = near
+      ? [-lifted * near.force[0], -lifted * near.force[2], lifted * scale * near.moment[1]]
+      : [0, 0, 0];
     return {
-      force: [pressure * x, pressure * y, pressure * z],
-      moment: [pressure * span * side(1), pressure * (chord * m - aft * z), pressure * (span * side(2) + aft * y)],
+      force: [pressure * x + fx, pressure * y, pressure * z + fz],
+      moment: [
+        pressure * span * side(1),
+        pressure * (chord * m - aft * z) + my - aft * fz,
+        pressure * (span * side(2) + aft * y),
+      ],
     };
   };
 }
