@@ -13,6 +13,7 @@ import { reduxStore, type RootState, type Services } from './reduxStore';
 import { saving } from './saving';
 import { dragEnded, sessionOpened } from './sessionSlice';
 import { followSettings, keepsSettings } from './settings';
+import { keptInDrawer } from './settingsSlice';
 import { plansCleared } from './plansSlice';
 import { choosingCleared } from './choiceSlice';
 import { sizingCleared } from './sizingSlice';
@@ -49,9 +50,12 @@ export function makeStore(services: Services) {
   listeners.startListening({
     matcher: isAnyOf(...keepsSettings),
     effect: (action) =>
-      void followSettings(store, designs, action).catch((error: unknown) =>
-        tell(`The setting holds for this tab only: ${storageFault(error)}.`),
-      ),
+      void followSettings(store, designs, action)
+        // Said once it lies there: whoever leaves the page then finds it again.
+        .then(
+          () => keptInDrawer.match(action) && tell(`${action.payload.name} lies in your drawer now, for every design.`),
+        )
+        .catch((error: unknown) => tell(`The setting holds for this tab only: ${storageFault(error)}.`)),
   });
 
   const showDocument = (design: Design | null) => {

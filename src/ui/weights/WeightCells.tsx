@@ -122,10 +122,7 @@ export const WeightCells = memo(function WeightCells({ row, item }: WeightCellsP
               label={`Keep ${row.name} in my drawer`}
               className="!size-7"
               icon={<Archive size={14} />}
-              onClick={() => {
-                dispatch(keepInDrawer(item));
-                toast(`${row.name} lies in your drawer now, for every design.`);
-              }}
+              onClick={() => dispatch(keepInDrawer(item))}
             />
             <IconButton
               label={`Take ${row.name} out`}
