@@ -193,23 +193,6 @@ export function solveTogether(factors: LuFactors, rights: readonly Float64Array[
 function solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
   // Side by side: the four unknowns of a row follow one another.
   const x = new Float64Array(4 * size);
-  const less = (i: number, start: number, end: number, divisor: number) => {
-    let p = 0;
-    let q = 0;
-    let r = 0;
-    let s = 0;
-    for (let j = start; j < end; j++) {
-      const entry = values[i * size + j]!;
-      p += entry * x[4 * j]!;
-      q += entry * x[4 * j + 1]!;
-      r += entry * x[4 * j + 2]!;
-      s += entry * x[4 * j + 3]!;
-    }
-    x[4 * i] = (x[4 * i]! - p) / divisor;
-    x[4 * i + 1] = (x[4 * i + 1]! - q) / divisor;
-    x[4 * i + 2] = (x[4 * i + 2]! - r) / divisor;
-    x[4 * i + 3] = (x[4 * i + 3]! - s) / divisor;
-  };
   // Down to the first entry that is not nought nothing has to be taken off.
   let first = size;
   for (let i = 0; i < size; i++) {
@@ -219,10 +202,66 @@ function solveFour({ values, order, size, from }: LuFactors, rights: readonly Fl
       x[4 * i + side] = entry;
       if (entry !== 0 && first > i) first = i;
     }
-    if (i >= from && first < i) less(i, Math.max(from, first), i, 1);
   }
-  for (let i = size - 1; i >= from; i--) less(i, i + 1, size, values[i * size + i]!);
-  return rights.map((_, side) => Float64Array.from({ length: size }, (__, i) => x[4 * i + side]!));
+  let i = Math.max(from, first + 1);
+  for (const start = Math.max(from, first); i < size; i += 2) takeOffTwo(values, size, x, [i, i + 1], [start, i]);
+  for (i = size - 1; i >= from; i -= 2) {
+    takeOffTwo(values, size, x, [i, i - 1 >= from ? i - 1 : size], [i + 1, size], true);
+  }
+  return rights.map((_, side) => {
+    const answer = new Float64Array(size);
+    for (let at = 0; at < size; at++) answer[at] = x[4 * at + side]!;
+    return answer;
+  });
+}
+
+/**
+ * Takes known unknowns off two neighbouring rows at once, so that every one is
+ * read once for both; the second row then misses only the first. @param rows
+ * the second one counts only within the matrix @param known from…to−1
+ */
+function takeOffTwo(
+  values: Float64Array,
+  size: number,
+  x: Float64Array,
+  [one, two]: readonly [number, number],
+  [from, to]: readonly [number, number],
+  isUpper = false,
+): void {
+  const hasTwo = two < size;
+  const a = one * size;
+  const b = (hasTwo ? two : one) * size;
+  let [p0, p1, p2, p3, q0, q1, q2, q3] = [0, 0, 0, 0, 0, 0, 0, 0];
+  for (let j = from, k = 4 * from; j < to; j++, k += 4) {
+    const x0 = x[k]!;
+    const x1 = x[k + 1]!;
+    const x2 = x[k + 2]!;
+    const x3 = x[k + 3]!;
+    const above = values[a + j]!;
+    const below = values[b + j]!;
+    p0 += above * x0;
+    p1 += above * x1;
+    p2 += above * x2;
+    p3 += above * x3;
+    q0 += below * x0;
+    q1 += below * x1;
+    q2 += below * x2;
+    q3 += below * x3;
+  }
+  let divisor = isUpper ? values[a + one]! : 1;
+  let k = 4 * one;
+  const y0 = (x[k] = (x[k]! - p0) / divisor);
+  const y1 = (x[k + 1] = (x[k + 1]! - p1) / divisor);
+  const y2 = (x[k + 2] = (x[k + 2]! - p2) / divisor);
+  const y3 = (x[k + 3] = (x[k + 3]! - p3) / divisor);
+  if (!hasTwo) return;
+  const last = values[b + one]!;
+  divisor = isUpper ? values[b + two]! : 1;
+  k = 4 * two;
+  x[k] = (x[k]! - q0 - last * y0) / divisor;
+  x[k + 1] = (x[k + 1]! - q1 - last * y1) / divisor;
+  x[k + 2] = (x[k + 2]! - q2 - last * y2) / divisor;
+  x[k + 3] = (x[k + 3]! - q3 - last * y3) / divisor;
 }
 
 /** Σ a[row + j] x[j] for j from…to−1; four sums at once, as one would wait for itself. */

@@ -28,15 +28,15 @@ export function stripLoadsOf(
   const { count } = lattice.cells;
   const force = new Float64Array(lattice.strips.length);
   const moment = new Float64Array(lattice.strips.length);
-  lattice.strips.forEach(({ tangentY, tangentZ, m }, strip) => {
+  for (let strip = 0, panel = 0; strip < lattice.strips.length; strip++) {
+    const { tangentY, tangentZ, m } = lattice.strips[strip]!;
     const quarter = m.x + QUARTER * m.chord;
-    for (let k = 0; k < count; k++) {
-      const panel = strip * count + k;
+    for (let k = 0; k < count; k++, panel++) {
       const lift = 2 * circulation[panel]! * (boundY[panel]! * tangentY + boundZ[panel]! * tangentZ);
       force[strip]! += lift;
       moment[strip]! -= lift * (forceX[panel]! - quarter);
     }
-  });
+  }
   return { force, moment };
 }
 

@@ -13,7 +13,7 @@ import { composite } from '../section/composite';
 import { blockFibre } from '../section/fibres';
 import { controlCase } from '@/core/5-aero/flowCase';
 import { effectKept } from './effectKept';
-import { answered, settledUnder, signAt, supple } from './supple';
+import { answered, equationsAt, settledUnder, supple } from './supple';
 import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoads';
 
 /** A plain wing of 1.2 m by 0.2 m by itself. */
@@ -68,7 +68,7 @@ describe('a stiff wing on a spring', () => {
 
   test('diverges at K/(S e C_Lα)', () => {
     const expected = spring / (area * (axis - pitch.neutralPoint!) * pitch.liftSlope!);
-    const found = turnOf((pressure) => signAt(body, pressure), 4 * expected);
+    const found = turnOf((pressure) => equationsAt(body, pressure).sign, 4 * expected);
     expectWithin(found, expected, 0.02);
     // Half way there its lift is doubled.
     const turned = new Float64Array(matrices.lattice.strips.length).fill(0.05);
@@ -190,7 +190,7 @@ describe('a wing that twists', () => {
     const expected = ((Math.PI / 2) ** 2 * twist) / (e * 0.2 * 0.36 * slope);
     expectWithin(expected, 261.2, 0.001);
     expectWithin(
-      turnOf((pressure) => signAt(body, pressure), 900),
+      turnOf((pressure) => equationsAt(body, pressure).sign, 900),
       expected,
       0.005,
     );
@@ -200,7 +200,7 @@ describe('a wing that twists', () => {
     const of = (parity: 'symmetric' | 'antisymmetric') =>
       turnOf(
         (pressure) =>
-          signAt(
+          equationsAt(
             supple({
               matrices,
               parity,
@@ -209,7 +209,7 @@ describe('a wing that twists', () => {
               steady: [],
             }),
             pressure,
-          ),
+          ).sign,
         900,
       );
     expect(of('symmetric')).toBeGreaterThan(200);

@@ -3,7 +3,7 @@ import { isWing } from '@/core/2-document/schema/roles';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { factorise, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
+import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
 import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { cross, NOUGHT, times } from '../beam/vectors';
@@ -28,6 +28,8 @@ export interface SuppleInput {
   readonly mounts: readonly Mount[];
   /** Loads per dynamic pressure of the cases that steady states are made of; they turn with what they act on. */
   readonly steady: readonly StripLoads[];
+  /** How surfaces twist, known from before. */
+  readonly twists?: Twists;
   /** What the air answers turns of strips with [rad]; the lattice without it. */
   readonly air?: (turns: readonly Float64Array[]) => StripLoads[];
 }
@@ -111,23 +113,44 @@ const AXES: readonly Vector3[] = [
   [0, 0, 1],
 ];
 
-export function supple({ matrices, parity, beams, mounts, steady, air }: SuppleInput): Supple {
+/** In which shapes a surface twists, and how much of each one newton and one newton metre on its strips make. */
+interface Twist {
+  readonly shapes: TwistShapes;
+  readonly shares: ReturnType<typeof sharesByStrip>;
+}
+
+/** Twists by surface; left and right twist alike whether they do so together or against one another. */
+export type Twists = (surface: number) => Twist;
+
+export function twistsOf(lattice: Lattice, beams: ReadonlyMap<number, SurfaceBeam>): Twists {
+  const known = new Map<number, Twist>();
+  return (surface) => {
+    const before = known.get(surface);
+    if (before) return before;
+    const shapes = twistShapes(lattice, surface, isWing(lattice.surfaces[surface]!.source));
+    const made = { shapes, shares: sharesByStrip(shapes, beams.get(surface)!, lattice) };
+    known.set(surface, made);
+    return made;
+  };
+}
+
+export function supple({ matrices, parity, beams, mounts, steady, air, twists }: SuppleInput): Supple {
   const { lattice } = matrices;
   const answerTo = air ?? ((turns: readonly Float64Array[]) => loadsOfTurns(matrices, parity, turns));
   const { firstStrip, surfaces, strips } = lattice;
   // Upright surfaces in the middle bear nothing where left and right are equal.
-  const shapes = [...beams.keys()]
+  const twisting = [...beams.keys()]
     .filter((surface) => parity === 'antisymmetric' || surfaces[surface]!.mirrored)
-    .map((surface) => twistShapes(lattice, surface, isWing(surfaces[surface]!.source)));
+    .map(twists ?? twistsOf(lattice, beams));
+  const shapes = twisting.map((twist) => twist.shapes);
   const firstMount = shapes.reduce((sum, { values }) => sum + values.length, 0);
   const size = firstMount + 3 * mounts.length;
 
-  const bySurface = shapes.map((own) => sharesByStrip(own, beams.get(own.surface)!, lattice));
   const turnsBy = ({ force, moment }: StripLoads): Float64Array => {
     const turns = new Float64Array(size);
     let row = 0;
     shapes.forEach(({ surface, values }, index) => {
-      bySurface[index]!.forEach(({ byForce, byMoment }, local) => {
+      twisting[index]!.shares.forEach(({ byForce, byMoment }, local) => {
         const strip = firstStrip[surface]! + local;
         for (let shape = 0; shape < values.length; shape++)
           turns[row + shape]! += byForce[shape]! * force[strip]! + byMoment[shape]! * moment[strip]!;
@@ -247,7 +270,7 @@ function tiltedBy(steady: StripLoads, { lattice, parity, mounts, firstMount, siz
         }
     }
   });
-  const totals = (about: Vector3) =>
+  const totalsAbout = (about: Vector3) =>
     Array.from({ length: size }, (_, unknown) => {
       const mount = mounts[Math.floor((unknown - firstMount) / 3)];
       return mount
@@ -256,18 +279,28 @@ function tiltedBy(steady: StripLoads, { lattice, parity, mounts, firstMount, siz
           )
         : null;
     });
+  // Every effect asks about the same point.
+  let last: { about: Vector3; totals: ReturnType<typeof totalsAbout> } | null = null;
+  const totals = (about: Vector3) => {
+    if (last?.about !== about) last = { about, totals: totalsAbout(about) };
+    return last.totals;
+  };
   return { coupling, totals };
 }
 
 /** The equations at a dynamic pressure [Pa]: I − q K. */
-function matrixAt({ size, coupling, scale, tilts, shares }: Supple, pressure: number): Float64Array {
+function matrixAt({ size, coupling, scale, tilts, shares, firstMount }: Supple, pressure: number): Float64Array {
   const matrix = new Float64Array(size * size);
-  for (let index = 0; index < matrix.length; index++)
-    matrix[index] = -pressure * coupling[index]! * scale[index % size]!;
+  for (let row = 0, index = 0; row < size; row++)
+    for (let column = 0; column < size; column++, index++)
+      matrix[index] = -pressure * coupling[index]! * scale[column]!;
   tilts.forEach((tilt, which) => {
     const share = pressure * shares[which]!;
-    if (share !== 0)
-      for (let index = 0; index < matrix.length; index++) matrix[index]! -= share * tilt.coupling[index]!;
+    if (share === 0) return;
+    // What is steady turns with mounts alone.
+    for (let row = firstMount; row < size; row++)
+      for (let index = row * size + firstMount; index < (row + 1) * size; index++)
+        matrix[index]! -= share * tilt.coupling[index]!;
   });
   for (let row = 0; row < size; row++) matrix[row * size + row]! += 1;
   return matrix;
@@ -276,16 +309,28 @@ function matrixAt({ size, coupling, scale, tilts, shares }: Supple, pressure: nu
 /** Unknowns for turns that loads cause before the air answers. */
 export type Held = (turns: Float64Array) => Float64Array;
 
-/** The equations at a dynamic pressure, factored; null where nothing holds against the air. */
-export function heldAt(body: Supple, pressure: number): Held | null {
+/** The equations of a state at a dynamic pressure, worked out once for all that is asked of them. */
+export interface Equations {
+  readonly body: Supple;
+  /** Null where nothing holds against the air. */
+  readonly held: Held | null;
+  /** Sign of their determinant: it turns where nothing holds against the air. */
+  readonly sign: number;
+}
+
+export function equationsAt(body: Supple, pressure: number): Equations {
+  if (body.size === 0) return { body, held: () => new Float64Array(0), sign: 1 };
   try {
     const factors = factorise(matrixAt(body, pressure), body.size);
-    return (turns) => solveFactored(factors, turns);
+    return { body, held: (turns) => solveFactored(factors, turns), sign: signOf(factors) };
   } catch (error) {
-    if (error instanceof SingularMatrixError) return null;
+    if (error instanceof SingularMatrixError) return { body, held: null, sign: 0 };
     throw error;
   }
 }
+
+/** The equations at a dynamic pressure, factored; null where nothing holds against the air. */
+export const heldAt = (body: Supple, pressure: number): Held | null => equationsAt(body, pressure).held;
 
 /** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
 export const settled = (body: Supple, pressure: number, turns: Float64Array): Float64Array | null =>
@@ -317,18 +362,10 @@ export function sharesOf({ shapes, size }: Supple, turns: (surface: number) => F
   return shares;
 }
 
-/** Sign of the determinant of the equations: it turns where nothing holds against the air. */
-export function signAt(body: Supple, pressure: number): number {
-  if (body.size === 0) return 1;
-  try {
-    const { values, order, size } = factorise(matrixAt(body, pressure), body.size);
-    let sign = 1;
-    for (let row = 0; row < size; row++) if (values[row * size + row]! < 0) sign = -sign;
-    return sign * parityOf(order);
-  } catch (error) {
-    if (error instanceof SingularMatrixError) return 0;
-    throw error;
-  }
+function signOf({ values, order, size }: LuFactors): number {
+  let sign = parityOf(order);
+  for (let row = 0; row < size; row++) if (values[row * size + row]! < 0) sign = -sign;
+  return sign;
 }
 
 /** +1 or −1 as an order comes about by an even or an odd number of exchanges. */

@@ -1,7 +1,6 @@
 import type { MetresPerSecond } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { effectKept } from '../aeroelastic/effectKept';
-import { inState, settled, signAt, type Supple } from '../aeroelastic/supple';
 import type { StripLoads } from '../aeroelastic/stripLoads';
 import type { SuppleAircraft } from './suppleAircraft';
 
@@ -41,24 +40,20 @@ export interface Divergence {
 
 /** Speed at which a twist feeds itself: the equations of bending and air have no answer; of both halves the slower. */
 export function divergenceSpeed(body: SuppleAircraft): Divergence | null {
-  const found = [body.alike, body.opposite()].flatMap((supple) => {
-    const speed = firstTurn((at) => {
-      const pressure = pressureAt(body, at);
-      return signAt(inState(supple, body.steadyAt(pressure)), pressure);
-    });
-    return speed === null ? [] : [{ speed, supple }];
+  const found = (['symmetric', 'antisymmetric'] as const).flatMap((parity) => {
+    const speed = firstTurn((at) => body.equations(parity, pressureAt(body, at)).sign);
+    return speed === null ? [] : [{ speed, parity }];
   });
   const first = found.toSorted((a, b) => a.speed - b.speed)[0];
-  return first ? { speed: first.speed, part: partThatTurns(body, first.supple, first.speed) } : null;
+  return first ? { speed: first.speed, part: partThatTurns(body, first.parity, first.speed) } : null;
 }
 
 /** Just below the speed of divergence whatever disturbs it is answered in the shape in which it will turn away. */
 const JUST_BELOW = 0.999;
 
-function partThatTurns(body: SuppleAircraft, supple: Supple, speed: MetresPerSecond): string {
-  const pressure = pressureAt(body, JUST_BELOW * speed);
-  const here = inState(supple, body.steadyAt(pressure));
-  const turned = settled(here, pressure, new Float64Array(supple.size).fill(1)) ?? new Float64Array(supple.size);
+function partThatTurns(body: SuppleAircraft, parity: Parity, speed: MetresPerSecond): string {
+  const { body: supple, held } = body.equations(parity, pressureAt(body, JUST_BELOW * speed));
+  const turned = held?.(new Float64Array(supple.size).fill(1)) ?? new Float64Array(supple.size);
   const { surfaces, booms } = body;
   let row = 0;
   const parts = [
@@ -90,7 +85,9 @@ export interface Kept {
 export function kept(body: SuppleAircraft, parity: Parity, loads: StripLoads, axis: 0 | 1 | 2): Kept | null {
   const supple = parity === 'symmetric' ? body.alike : body.opposite();
   const { about } = body.stiff;
-  const effect = effectKept(supple, loads, { about, pick: ({ moment }) => moment[axis] }, body.steadyAt);
+  const effect = effectKept(supple, loads, { about, pick: ({ moment }) => moment[axis] }, (pressure) =>
+    body.equations(parity, pressure),
+  );
   return (
     effect && {
       at: (speed) => effect.at(pressureAt(body, speed)),

@@ -5,9 +5,12 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
+import type { Parity } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
 import {
   answered,
+  type Equations,
+  equationsAt,
   type Held,
   heldAt,
   inState,
@@ -17,8 +20,9 @@ import {
   supple,
   type Supple,
   turnsOf,
+  twistsOf,
 } from '../aeroelastic/supple';
-import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, totalOf } from '../aeroelastic/stripLoads';
+import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, type Total, totalOf } from '../aeroelastic/stripLoads';
 import type { BeamLoad } from '../beam/beam';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
 import { coveringOf } from '../materials/covering';
@@ -47,10 +51,12 @@ export interface SuppleAircraft {
   readonly alike: Supple;
   /** Unit speed along the datum, unit speed up, unit pitch command: their loads, and what they turn by bending. */
   readonly cases: readonly StripCase[];
+  /** What the answers of the air to a unit of every unknown that is alike add up to. */
+  readonly answerTotals: readonly Total[];
   /** Where left and right are opposite, worked out when it is asked for. */
   readonly opposite: () => Supple;
-  /** Level flight at a dynamic pressure, for what turns with its loads. */
-  readonly steadyAt: (pressure: Pascals) => SteadyState;
+  /** What bends alike or opposite left and right in level flight at a dynamic pressure, which turns with its loads; worked out once for each. */
+  readonly equations: (parity: Parity, pressure: Pascals) => Equations;
   readonly line: TrimLine;
   /** Unknowns that the weights of the parts themselves cause at one g. */
   readonly weightTurns: Float64Array;
@@ -59,7 +65,7 @@ export interface SuppleAircraft {
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
 interface StripCase {
   readonly loads: StripLoads;
-  readonly total: ReturnType<typeof totalOf>;
+  readonly total: Total;
   readonly turns: Float64Array;
 }
 
@@ -119,13 +125,23 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     stripLoadsOf(model.matrices, flow.circulation),
   );
   const line = trimLine(stiff);
+  const twists = twistsOf(model.lattice, beams);
   const steadyAt = steadyStates(stiff, mounts, line);
-  const build = (parity: 'symmetric' | 'antisymmetric') =>
+  const build = (parity: Parity) =>
     inState(
-      supple({ matrices: model.matrices, parity, beams, mounts, steady: parity === 'antisymmetric' ? unit : [] }),
+      supple({
+        matrices: model.matrices,
+        parity,
+        beams,
+        mounts,
+        twists,
+        steady: parity === 'antisymmetric' ? unit : [],
+      }),
       steadyAt(stiff.cruise.pressure),
     );
   let opposite: Supple | undefined;
+  const oppositeOnce = () => (opposite ??= build('antisymmetric'));
+  const equations = { symmetric: new Map<Pascals, Equations>(), antisymmetric: new Map<Pascals, Equations>() };
   const alike = build('symmetric');
   const cases = unit.map((loads): StripCase => ({
     loads,
@@ -140,8 +156,16 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     masses,
     alike,
     cases,
-    opposite: () => (opposite ??= build('antisymmetric')),
-    steadyAt,
+    answerTotals: alike.answers.map((answer) => totalOf(model.lattice, answer, 'symmetric', about)),
+    opposite: oppositeOnce,
+    equations: (parity, pressure) => {
+      const before = equations[parity].get(pressure);
+      if (before) return before;
+      const supple = parity === 'symmetric' ? alike : oppositeOnce();
+      const made = equationsAt(inState(supple, steadyAt(pressure)), pressure);
+      equations[parity].set(pressure, made);
+      return made;
+    },
     line,
     weightTurns: weightTurnsOf({ beams, masses, alike }),
   };
@@ -240,7 +264,7 @@ interface AtSpeed {
 }
 
 function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fraction): PullUp | null {
-  const { model, mass, about } = body.stiff;
+  const { model, mass } = body.stiff;
   const lift = (factor * mass * GRAVITY) / (pressure * model.reference.area);
   const trimmed = body.line?.(lift);
   if (!trimmed) return null;
@@ -251,7 +275,13 @@ function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fr
   const byCommand = model.commanded ? mixed(body, [0, 0, cosine]) : null;
   const asks = ({ turns }: StripCase, given?: Float64Array) => {
     const unknowns = held(turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)));
-    return { unknowns, total: totalOf(model.lattice, answered(body.alike, unknowns), 'symmetric', about) };
+    let [lift, moment] = [0, 0];
+    body.answerTotals.forEach((each, unknown) => {
+      const share = unknowns[unknown]! * body.alike.scale[unknown]!;
+      lift += share * each.force[2];
+      moment += share * each.moment[1];
+    });
+    return { unknowns, lift, moment };
   };
   const base = asks(
     rigid,
@@ -261,12 +291,12 @@ function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fr
   const perCommand = byCommand ? asks(byCommand) : null;
   // What a change brings: its own load and what bending makes of it.
   const gained = ({ total }: StripCase, bentBy: ReturnType<typeof asks>) => ({
-    lift: total.force[2] + bentBy.total.force[2],
-    moment: total.moment[1] + bentBy.total.moment[1],
+    lift: total.force[2] + bentBy.lift,
+    moment: total.moment[1] + bentBy.moment,
   });
   const a = gained(byAlpha, perAlpha);
   const c = byCommand && perCommand ? gained(byCommand, perCommand) : null;
-  const [missingLift, missingMoment] = [-base.total.force[2], -base.total.moment[1]];
+  const [missingLift, missingMoment] = [-base.lift, -base.moment];
   const determinant = c ? a.lift * c.moment - c.lift * a.moment : a.lift;
   if (!(Math.abs(determinant) > 1e-12)) return null;
   const dAlpha = c ? (missingLift * c.moment - c.lift * missingMoment) / determinant : missingLift / a.lift;

@@ -1,7 +1,7 @@
 import type { Metres, Vector3 } from '@/core/1-base/units/convert';
 import { type Composite, curvatureOf, type Utilisation, utilisation } from '../section/composite';
 import { bearing } from './bearing';
-import { dot, NOUGHT, plus, times } from './vectors';
+import { dot, lengthOf, minus, NOUGHT, plus, times } from './vectors';
 
 /**
  * A stretch of a beam, straight and alike from its inner to its outer end.
@@ -50,7 +50,7 @@ export interface Internal {
 
 /** That point of the section at a place of the stretch. */
 export function centreAt({ centre, along, from, to, inner, outer }: Stretch, place: Metres): Vector3 {
-  const length = Math.hypot(outer[0] - inner[0], outer[1] - inner[1], outer[2] - inner[2]);
+  const length = lengthOf(minus(outer, inner));
   const off = ((place - (from + to) / 2) / (to - from)) * length;
   return [centre[0] + off * along[0], centre[1] + off * along[1], centre[2] + off * along[2]];
 }
@@ -96,40 +96,54 @@ export interface Cut {
  */
 export function internalsAt(loads: readonly BeamLoad[], cuts: readonly Cut[]): Internal[] {
   const count = cuts.length;
-  // Six sums a section: force, and moment about the origin.
+  // Six sums a section, force and moment about the origin: of what lies outboard of it as a whole, and of what it cuts.
   const sums = new Float64Array(6 * (count + 1));
-  const add = (place: number, { at, force, moment }: BeamLoad) => {
-    const [x, y, z] = at;
-    const [px, py, pz] = force;
-    sums[place]! += px;
-    sums[place + 1]! += py;
-    sums[place + 2]! += pz;
-    sums[place + 3]! += y * pz - z * py + (moment ? moment[0] : 0);
-    sums[place + 4]! += z * px - x * pz + (moment ? moment[1] : 0);
-    sums[place + 5]! += x * py - y * px + (moment ? moment[2] : 0);
-  };
-  const partly = cuts.map((): BeamLoad[] => []);
+  const own = new Float64Array(6 * count);
   for (const load of loads) {
+    const { from, to } = load;
     let index = 0;
-    while (index < count && cuts[index]!.place <= load.from) index++;
-    if (index > 0) add(6 * (index - 1), load);
-    for (; index < count && cuts[index]!.place < load.to; index++) partly[index]!.push(load);
+    while (index < count && cuts[index]!.place <= from) index++;
+    if (index > 0) addTo(sums, 6 * (index - 1), load, 1, 0);
+    for (; index < count && cuts[index]!.place < to; index++) {
+      const { place } = cuts[index]!;
+      addTo(own, 6 * index, load, (to - place) / (to - from), (place - from) / 2);
+    }
   }
   for (let at = 6 * (count - 1) - 1; at >= 0; at--) sums[at]! += sums[at + 6]!;
-  return cuts.map(({ place, centre }, index): Internal => {
-    const own = internalAt(partly[index]!, place, centre);
+  return cuts.map(({ centre: [x, y, z] }, index): Internal => {
     const at = 6 * index;
-    const [fx, fy, fz] = [sums[at]!, sums[at + 1]!, sums[at + 2]!];
-    const [x, y, z] = centre;
+    const fx = sums[at]! + own[at]!;
+    const fy = sums[at + 1]! + own[at + 1]!;
+    const fz = sums[at + 2]! + own[at + 2]!;
     return {
-      force: [own.force[0] + fx, own.force[1] + fy, own.force[2] + fz],
+      force: [fx, fy, fz],
       moment: [
-        own.moment[0] + sums[at + 3]! - (y * fz - z * fy),
-        own.moment[1] + sums[at + 4]! - (z * fx - x * fz),
-        own.moment[2] + sums[at + 5]! - (x * fy - y * fx),
+        sums[at + 3]! + own[at + 3]! - (y * fz - z * fy),
+        sums[at + 4]! + own[at + 4]! - (z * fx - x * fz),
+        sums[at + 5]! + own[at + 5]! - (x * fy - y * fx),
       ],
     };
   });
+}
+
+/** Adds a share of a load, its middle shifted along its way, to the six sums at a place. */
+function addTo(sums: Float64Array, place: number, { at, way, force, moment }: BeamLoad, share: number, off: number) {
+  const x = at[0] + off * way[0];
+  const y = at[1] + off * way[1];
+  const z = at[2] + off * way[2];
+  const px = share * force[0];
+  const py = share * force[1];
+  const pz = share * force[2];
+  sums[place]! += px;
+  sums[place + 1]! += py;
+  sums[place + 2]! += pz;
+  sums[place + 3]! += y * pz - z * py;
+  sums[place + 4]! += z * px - x * pz;
+  sums[place + 5]! += x * py - y * px;
+  if (!moment) return;
+  sums[place + 3]! += share * moment[0];
+  sums[place + 4]! += share * moment[1];
+  sums[place + 5]! += share * moment[2];
 }
 
 /** How a beam stands under loads, at the ends of its stretches: one more than there are stretches. */

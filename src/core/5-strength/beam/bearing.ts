@@ -15,8 +15,19 @@ const isSame = (a: Fibre, b: Fibre): boolean => a.member === b.member && a.rod =
 /** More rods than that at one place are left out one by one only, not in all ways. */
 const MOST_WAYS = 4;
 
+/** By the section: it is asked again for every load factor. */
+const known = new WeakMap<Composite, readonly Composite[]>();
+
+function withoutRods(whole: Composite): readonly Composite[] {
+  const before = known.get(whole);
+  if (before) return before;
+  const made = waysWithoutRods(whole);
+  known.set(whole, made);
+  return made;
+}
+
 /** The section with some of its rods taking no part: all ways for a few of them. */
-function withoutRods(whole: Composite): Composite[] {
+function waysWithoutRods(whole: Composite): Composite[] {
   const rods = [...new Set(whole.fibres.flatMap(({ rod }) => (rod === undefined ? [] : [rod])))];
   const sets =
     rods.length <= MOST_WAYS

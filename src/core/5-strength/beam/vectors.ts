@@ -9,5 +9,6 @@ export const cross = (a: Vector3, b: Vector3): Vector3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const unit = (a: Vector3): Vector3 => times(a, 1 / Math.hypot(...a));
+export const lengthOf = (a: Vector3): number => Math.sqrt(dot(a, a));
+export const unit = (a: Vector3): Vector3 => times(a, 1 / lengthOf(a));
 export const NOUGHT: Vector3 = [0, 0, 0];

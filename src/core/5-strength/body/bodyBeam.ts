@@ -61,18 +61,29 @@ export function bodyBeam(stuff: BodyStuff, from: Metres, to: Metres): BodyBeam |
   return { body, stretches, end: [to, y0, z0] };
 }
 
-/** Ends of stretches, from the held end on [m]. */
+/**
+ * Ends of stretches, from the held end on [m]. The steps between lie on the
+ * body, whichever part of it is asked for, so that what is known of its
+ * sections serves again when what holds it moves.
+ */
 function marksOf({ frames, position, rods, construction }: Body, [from, to]: readonly [Metres, Metres]): Metres[] {
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
-  const own = [
+  const [front, rear] = [frames[0]!.x, frames.at(-1)!.x].map((x) => metresFromMillimetres(position.x + x)) as [
+    Metres,
+    Metres,
+  ];
+  const step = (rear - front) / 2 ** Math.ceil(Math.log2((STRETCHES * (rear - front)) / (high - low)));
+  const count = Math.ceil((high - low) / step) + 1;
+  const first = Math.floor((low - front) / step);
+  const within = [
     ...frames.map(({ x }) => x),
     ...rods.flatMap((rod) => [rod.from, rod.to]),
     ...(construction?.doublers ?? []).flatMap((doubler) => [doubler.from, doubler.to]),
   ]
     .map((x) => metresFromMillimetres(position.x + x))
+    .concat(Array.from({ length: count }, (_, index) => front + (first + index) * step))
     .filter((x) => x > low + 1e-3 && x < high - 1e-3);
-  const steps = Array.from({ length: STRETCHES + 1 }, (_, index) => low + ((high - low) * index) / STRETCHES);
-  const marks = [...own, ...steps]
+  const marks = [low, ...within, high]
     .sort((a, b) => a - b)
     .filter((mark, index, all) => index === 0 || mark - all[index - 1]! > 1e-5);
   return to > from ? marks : marks.toReversed();

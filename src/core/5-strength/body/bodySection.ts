@@ -11,7 +11,7 @@ import { type Layup, layupOf, plateStiffness } from '../materials/board';
 import { coveringOf } from '../materials/covering';
 import { rodMaterialOf, rodMember, type RodMember } from '../materials/rods';
 import { composite, type Composite, type Fibre } from '../section/composite';
-import { type Piece, rodFibre, sheetFibres } from '../section/fibres';
+import { lengthAlong, type Piece, rodFibre, sheetFibres } from '../section/fibres';
 import { type BuiltWall, stacked, twistStiffness } from '../section/torsion';
 
 /** A body cut across, to the left and up from its middle line; as it bends and twists. SI. */
@@ -100,11 +100,15 @@ function stickOf(density: number): RodMember {
 /** Points round a round shell. */
 const ROUND = 24;
 
+/** Sections that are kept of a body while what holds it is dragged. */
+const MOST_KEPT = 256;
+
 /** The section of a body at a place aft of the datum; null where it does not reach or nobody says what it is made of. */
 export function bodySectionAt(stuff: BodyStuff, x: Millimetres): BodySection | null {
   const before = stuff.sections.get(x);
   if (before !== undefined) return before;
   const made = cutAcross(stuff, x);
+  if (stuff.sections.size >= MOST_KEPT) stuff.sections.clear();
   stuff.sections.set(x, made);
   return made;
 }
@@ -238,7 +242,7 @@ function shearOf(
     const { plane } = plateStiffness(layup);
     for (const { a, b } of pieces) {
       const [dy, dz] = [b[0] - a[0], b[1] - a[1]];
-      const length = Math.hypot(dy, dz);
+      const length = lengthAlong(dy, dz);
       if (length === 0) continue;
       shear += (plane * dz ** 2) / length;
       for (const { solid, thickness } of layup.layers)

@@ -63,7 +63,18 @@ export interface Covering {
 }
 
 /** Σ(E t³/12 + E t (z − z₀)²) about the middle z₀ = ΣE t z/ΣE t; faces of a stiff-cored sheet E_f t_f d²/2. Source: Allen, Analysis and Design of Structural Sandwich Panels, 1969, ch. 2. */
-export function plateStiffness({ layers, core, coreThickness, thickness }: Layup): PlateStiffness {
+export function plateStiffness(layup: Layup): PlateStiffness {
+  const before = known.get(layup);
+  if (before) return before;
+  const made = plateStiffnessOf(layup);
+  known.set(layup, made);
+  return made;
+}
+
+/** By the sheet: every wall of every section asks. */
+const known = new WeakMap<Layup, PlateStiffness>();
+
+function plateStiffnessOf({ layers, core, coreThickness, thickness }: Layup): PlateStiffness {
   const about = (modulus: (layer: Layer) => number) => {
     let [sum, first] = [0, 0];
     for (const layer of layers) {

@@ -9,6 +9,9 @@ export interface Piece {
   readonly b: readonly [x: Metres, z: Metres];
 }
 
+/** √(x² + z²), asked for thousands of times; for lengths that a section can have. */
+export const lengthAlong = (x: Metres, z: Metres): Metres => Math.sqrt(x * x + z * z);
+
 /** Layers of a straight piece of sheet, each at its own height over the middle. */
 export function sheetFibres(
   { a, b }: Piece,
@@ -17,7 +20,7 @@ export function sheetFibres(
   member?: Member,
 ): Fibre[] {
   const [dx, dz] = [b[0] - a[0], b[1] - a[1]];
-  const length = Math.hypot(dx, dz);
+  const length = lengthAlong(dx, dz);
   if (length === 0) return [];
   // Normal to the left of its direction, turned so that it points up.
   const up = dx >= 0 ? 1 : -1;

@@ -13,7 +13,7 @@ import { coreOf } from '../materials/foam';
 import { type RodMember, rodMember } from '../materials/rods';
 import { type Composite, composite, type Fibre, type Member } from './composite';
 import { clippedWalls, withoutWebs } from './clip';
-import { blockFibre, type Piece, rodFibre, sheetFibres } from './fibres';
+import { blockFibre, lengthAlong, type Piece, rodFibre, sheetFibres } from './fibres';
 import { type BuiltWall, shearCentre, solidOutline, twistStiffness } from './torsion';
 
 /** A section of a surface as it bends and twists, square to its axis. SI. */
@@ -203,7 +203,7 @@ function withoutStraight(line: readonly ChordPoint[]): readonly ChordPoint[] {
 /** True where everything between two points of a line lies on the way from one to the other. */
 function isStraight(line: readonly ChordPoint[], from: number, to: number): boolean {
   const [[ax, az], [bx, bz]] = [line[from]!, line[to]!];
-  const length = Math.hypot(bx - ax, bz - az);
+  const length = lengthAlong(bx - ax, bz - az);
   for (let index = from + 1; index < to; index++) {
     const [x, z] = line[index]!;
     if (Math.abs((x - ax) * (bz - az) - (z - az) * (bx - ax)) > STRAIGHT * length) return false;
@@ -348,7 +348,7 @@ function shearOf(
     const stiffness = plateOf(layup);
     for (const { a, b } of pieces) {
       const [dx, dz] = [b[0] - a[0], b[1] - a[1]];
-      const length = Math.hypot(dx, dz);
+      const length = lengthAlong(dx, dz);
       if (length === 0) continue;
       shear += (stiffness.plane * dz ** 2 + stiffness.shear * dx ** 2) / length;
       const between = (layup.thickness + layup.coreThickness) / 2;

@@ -1,7 +1,7 @@
 import type { Layup } from '../materials/board';
 import { plateStiffness } from '../materials/board';
 import type { Composite } from './composite';
-import type { Piece } from './fibres';
+import { lengthAlong, type Piece } from './fibres';
 
 /** Pieces of a wall in order, and the sheet they are of. */
 export interface BuiltWall {
@@ -13,7 +13,7 @@ export interface BuiltWall {
   readonly inCell: boolean;
 }
 
-const lengthOf = ({ a, b }: Piece): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
+const lengthOf = ({ a, b }: Piece): number => lengthAlong(b[0] - a[0], b[1] - a[1]);
 /** Twice the area that a piece sweeps about the origin, counted in its direction. */
 const sweptBy = ({ a, b }: Piece): number => a[0] * b[1] - a[1] * b[0];
 
@@ -188,7 +188,7 @@ function nearestPlace(
     const squared = dx ** 2 + dz ** 2;
     if (squared === 0) return;
     const share = Math.min(1, Math.max(0, ((x - a[0]) * dx + (z - a[1]) * dz) / squared));
-    const apart = Math.hypot(x - a[0] - share * dx, z - a[1] - share * dz);
+    const apart = lengthAlong(x - a[0] - share * dx, z - a[1] - share * dz);
     if (apart < nearest) {
       nearest = apart;
       best = { index, share };

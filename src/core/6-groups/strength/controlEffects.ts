@@ -1,7 +1,6 @@
 import { controlCase, type Parity } from '@/core/5-aero/flowCase';
 import { stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
 import { boomKept } from '@/core/5-strength/aircraft/effects';
-import { inState, settled } from '@/core/5-strength/aeroelastic/supple';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
 import type { PullUps } from '@/core/5-strength/aircraft/suppleAircraft';
 import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
@@ -114,14 +113,8 @@ function boomTurns({ body, solution, cruise, dive, atCruise, atMiddle, atDive }:
   const at = (pulls: PullUps | null, speed: number) => {
     const pitch = (factor: number) => (pulls ? pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]! : 0);
     const pressure = pressureOf(air.density, speed);
-    const opposite = inState(body.opposite(), body.steadyAt(pressure));
-    const turned =
-      turns &&
-      settled(
-        opposite,
-        pressure,
-        turns.map((turn) => turn * pressure * full),
-      );
+    const { body: opposite, held } = body.equations('antisymmetric', pressure);
+    const turned = turns && held?.(turns.map((turn) => turn * pressure * full));
     const row = opposite.firstMount + 3 * mount;
     return {
       pitch: pitch(1),
