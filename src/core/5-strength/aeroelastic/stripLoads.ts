@@ -4,7 +4,6 @@ import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { solveTogether } from '@/core/5-aero/luFactors';
 import type { BeamLoad } from '../beam/beam';
-import { NOUGHT } from '../beam/vectors';
 
 /**
  * What every strip of the right half bears per dynamic pressure: force along
@@ -160,31 +159,25 @@ export function totalOf(lattice: Lattice, loads: StripLoads, parity: Parity, [x0
   return { force: [0, side, up], moment: [roll, pitch, yaw] };
 }
 
-/** The same of forces whichever way they point. @param of force at a place and moment of the right half’s strips, null for none */
+/** The same of forces on strips whichever way they point. */
 export function totalOfForces(
   lattice: Lattice,
   parity: Parity,
   [x0, y0, z0]: Vector3,
-  of: (strip: number) => Pick<BeamLoad, 'at' | 'force' | 'moment'> | null,
+  forces: readonly { readonly strip: number; readonly at: Vector3; readonly force: Vector3 }[],
 ): Total {
-  const total = [0, 0, 0, 0, 0, 0];
-  lattice.strips.forEach((strip, index) => {
-    const load = of(index);
-    if (!load) return;
-    const { at, force: push, moment: own = NOUGHT } = load;
+  let [ahead, side, up, roll, pitch, yaw] = [0, 0, 0, 0, 0, 0];
+  for (const { strip, at, force } of forces) {
     const [x, y, z] = [at[0] - x0, at[1] - y0, at[2] - z0];
-    const isMirrored = lattice.surfaces[strip.surface]!.mirrored;
+    const isMirrored = lattice.surfaces[lattice.strips[strip]!.surface]!.mirrored;
     const even = isMirrored ? (parity === 'symmetric' ? 2 : 0) : 1;
     const odd = isMirrored ? (parity === 'symmetric' ? 0 : 2) : 1;
-    total[0]! += even * push[0];
-    total[1]! += odd * push[1];
-    total[2]! += even * push[2];
-    total[3]! += odd * (y * push[2] - z * push[1] + own[0]);
-    total[4]! += even * (z * push[0] - x * push[2] + own[1]);
-    total[5]! += odd * (x * push[1] - y * push[0] + own[2]);
-  });
-  return {
-    force: [total[0]!, total[1]!, total[2]!] as Vector3,
-    moment: [total[3]!, total[4]!, total[5]!] as Vector3,
-  };
+    ahead += even * force[0];
+    side += odd * force[1];
+    up += even * force[2];
+    roll += odd * (y * force[2] - z * force[1]);
+    pitch += even * (z * force[0] - x * force[2]);
+    yaw += odd * (x * force[1] - y * force[0]);
+  }
+  return { force: [ahead, side, up], moment: [roll, pitch, yaw] };
 }

@@ -6,19 +6,11 @@ import type { Lattice } from '@/core/5-aero/lattice';
 import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
 import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
-import { cross, NOUGHT, times } from '../beam/vectors';
+import { NOUGHT } from '../beam/vectors';
+import { keptBy, type Mount } from './mount';
 import { type TwistShapes, twistShapes } from './shapes';
-import { beamLoadOf, loadsOfTurns, normalOf, type StripLoads, sumLoads, type Total, totalOfForces } from './stripLoads';
-
-/** Something that surfaces are fixed to and that turns under their loads. */
-export interface Mount {
-  /** Places of the surfaces on it in the lattice. */
-  readonly surfaces: readonly number[];
-  /** Rotation under a force and a moment at a point [rad]. */
-  readonly turnBy: (force: Vector3, at: Vector3, moment: Vector3) => Vector3;
-  /** True for one in the middle: it bears both sides. */
-  readonly isMiddle: boolean;
-}
+import { beamLoadOf, loadsOfTurns, type StripLoads, sumLoads } from './stripLoads';
+import { type Tilt, tiltsOf } from './tilt';
 
 export interface SuppleInput {
   readonly matrices: InfluenceMatrices;
@@ -66,12 +58,6 @@ export interface Supple {
   readonly turnsBy: (loads: StripLoads) => Float64Array;
 }
 
-export interface Tilt {
-  readonly coupling: Float64Array;
-  /** Force and moment about a point that one radian of each unknown adds by turning the load. */
-  readonly totals: (about: Vector3) => readonly (Total | null)[];
-}
-
 /** Turn of every strip of a surface about its own direction under loads of a beam [rad]. */
 export function turnsOf(
   beam: SurfaceBeam,
@@ -102,16 +88,6 @@ const turnedBy = (lattice: Lattice, strip: number): Vector3 => {
   const { tangentY, tangentZ } = lattice.strips[strip]!;
   return [-tangentZ, tangentY, tangentZ];
 };
-
-/** What of a turn both sides share: alike on both, only about the y axis; opposite, only about the others. */
-const keptBy = (parity: Parity, isShared: boolean): readonly [boolean, boolean, boolean] =>
-  !isShared ? [true, true, true] : parity === 'symmetric' ? [false, true, false] : [true, false, true];
-
-const AXES: readonly Vector3[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
 
 /** In which shapes a surface twists, and how much of each one newton and one newton metre on its strips make. */
 interface Twist {
@@ -146,30 +122,15 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
   const firstMount = shapes.reduce((sum, { values }) => sum + values.length, 0);
   const size = firstMount + 3 * mounts.length;
 
+  const shares = turnShares({ lattice, parity, mounts, twisting, firstMount, size });
   const turnsBy = ({ force, moment }: StripLoads): Float64Array => {
     const turns = new Float64Array(size);
-    let row = 0;
-    shapes.forEach(({ surface, values }, index) => {
-      twisting[index]!.shares.forEach(({ byForce, byMoment }, local) => {
-        const strip = firstStrip[surface]! + local;
-        for (let shape = 0; shape < values.length; shape++)
-          turns[row + shape]! += byForce[shape]! * force[strip]! + byMoment[shape]! * moment[strip]!;
-      });
-      row += values.length;
-    });
-    mounts.forEach((mount, index) => {
-      for (const surface of mount.surfaces) {
-        const isShared = mount.isMiddle && surfaces[surface]!.mirrored;
-        const kept = keptBy(parity, isShared);
-        for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++) {
-          if (force[strip] === 0 && moment[strip] === 0) continue;
-          const load = beamLoadOf(lattice, strip, force[strip]!, moment[strip]!);
-          const turned = mount.turnBy(load.force, load.at, load.moment!);
-          for (let axis = 0; axis < 3; axis++)
-            if (kept[axis]) turns[firstMount + 3 * index + axis]! += (isShared ? 2 : 1) * turned[axis]!;
-        }
-      }
-    });
+    for (let row = 0, at = 0; row < size; row++) {
+      let sum = 0;
+      for (let strip = 0; strip < strips.length; strip++, at++)
+        sum += shares.byForce[at]! * force[strip]! + shares.byMoment[at]! * moment[strip]!;
+      turns[row] = sum;
+    }
     return turns;
   };
 
@@ -200,7 +161,7 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
   answers.forEach((loads, column) => {
     turnsBy(loads).forEach((turn, row) => (coupling[row * size + column] = turn));
   });
-  const tilts = steady.map((loads) => tiltedBy(loads, { lattice, parity, mounts, firstMount, size }));
+  const tilts = tiltsOf(steady, { lattice, parity, mounts, firstMount, size });
   const none: SteadyState = { shares: steady.map(() => 0), airAngles: mounts.map(() => 0) };
   const scale = new Float64Array(size);
   return inState(
@@ -214,6 +175,50 @@ export function inState(body: Supple, { shares, airAngles }: SteadyState): Suppl
   const scale = new Float64Array(body.size).fill(1);
   airAngles.forEach((angle, mount) => (scale[body.firstMount + 3 * mount] = angle));
   return { ...body, shares, scale };
+}
+
+interface Turning {
+  readonly lattice: Lattice;
+  readonly parity: Parity;
+  readonly mounts: readonly Mount[];
+  readonly twisting: readonly Twist[];
+  readonly firstMount: number;
+  readonly size: number;
+}
+
+/** What every unknown is turned by under one newton and under one newton metre on every strip, unknown by unknown. */
+function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Turning) {
+  const { firstStrip, surfaces } = lattice;
+  const count = lattice.strips.length;
+  const [byForce, byMoment] = [new Float64Array(size * count), new Float64Array(size * count)];
+  let row = 0;
+  for (const { shapes, shares } of twisting) {
+    shares.forEach((share, local) => {
+      const strip = firstStrip[shapes.surface]! + local;
+      for (let shape = 0; shape < shapes.values.length; shape++) {
+        byForce[(row + shape) * count + strip] = share.byForce[shape]!;
+        byMoment[(row + shape) * count + strip] = share.byMoment[shape]!;
+      }
+    });
+    row += shapes.values.length;
+  }
+  mounts.forEach((mount, index) => {
+    for (const surface of mount.surfaces) {
+      const isShared = mount.isMiddle && surfaces[surface]!.mirrored;
+      const kept = keptBy(parity, isShared);
+      for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++) {
+        const { at, force, moment } = beamLoadOf(lattice, strip, 1, 1);
+        const turned = [mount.turnBy(force, at, NOUGHT), mount.turnBy(NOUGHT, at, moment!)] as const;
+        for (let axis = 0; axis < 3; axis++) {
+          if (!kept[axis]) continue;
+          const place = (firstMount + 3 * index + axis) * count + strip;
+          byForce[place] = (isShared ? 2 : 1) * turned[0][axis]!;
+          byMoment[place] = (isShared ? 2 : 1) * turned[1][axis]!;
+        }
+      }
+    }
+  });
+  return { byForce, byMoment };
 }
 
 /** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
@@ -238,54 +243,6 @@ function sharesByStrip({ surface, byStrip }: TwistShapes, beam: SurfaceBeam, lat
     byForce: weighed(beam, moments, beamLoadOf(lattice, first + local, 1, 0)),
     byMoment: weighed(beam, moments, beamLoadOf(lattice, first + local, 0, 1)),
   }));
-}
-
-interface Tilted {
-  readonly lattice: Lattice;
-  readonly parity: Parity;
-  readonly mounts: readonly Mount[];
-  readonly firstMount: number;
-  readonly size: number;
-}
-
-/** A load that is there turns with what it acts on, θ × F, and so turns the mount further. */
-function tiltedBy(steady: StripLoads, { lattice, parity, mounts, firstMount, size }: Tilted): Tilt {
-  const coupling = new Float64Array(size * size);
-  const isOn = (mount: Mount, strip: number) => mount.surfaces.includes(lattice.strips[strip]!.surface);
-  const tilted = (strip: number, axis: number) => ({
-    at: beamLoadOf(lattice, strip, 0, 0).at,
-    force: cross(AXES[axis]!, times(normalOf(lattice.strips[strip]!), steady.force[strip]!)),
-  });
-  mounts.forEach((mount, index) => {
-    const row = firstMount + 3 * index;
-    for (const surface of mount.surfaces) {
-      const isShared = mount.isMiddle && lattice.surfaces[surface]!.mirrored;
-      const kept = keptBy(parity, isShared);
-      for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++)
-        for (let axis = 0; axis < 3; axis++) {
-          const { at, force } = tilted(strip, axis);
-          const turned = mount.turnBy(force, at, NOUGHT);
-          for (let to = 0; to < 3; to++)
-            if (kept[to]) coupling[(row + to) * size + row + axis]! += (isShared ? 2 : 1) * turned[to]!;
-        }
-    }
-  });
-  const totalsAbout = (about: Vector3) =>
-    Array.from({ length: size }, (_, unknown) => {
-      const mount = mounts[Math.floor((unknown - firstMount) / 3)];
-      return mount
-        ? totalOfForces(lattice, parity, about, (strip) =>
-            isOn(mount, strip) ? tilted(strip, (unknown - firstMount) % 3) : null,
-          )
-        : null;
-    });
-  // Every effect asks about the same point.
-  let last: { about: Vector3; totals: ReturnType<typeof totalsAbout> } | null = null;
-  const totals = (about: Vector3) => {
-    if (last?.about !== about) last = { about, totals: totalsAbout(about) };
-    return last.totals;
-  };
-  return { coupling, totals };
 }
 
 /** The equations at a dynamic pressure [Pa]: I − q K. */
@@ -335,14 +292,6 @@ export const heldAt = (body: Supple, pressure: number): Held | null => equations
 /** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
 export const settled = (body: Supple, pressure: number, turns: Float64Array): Float64Array | null =>
   heldAt(body, pressure)?.(turns) ?? null;
-
-/** Unknowns at a dynamic pressure under loads per dynamic pressure. */
-export const settledUnder = (body: Supple, pressure: number, loads: StripLoads): Float64Array | null =>
-  settled(
-    body,
-    pressure,
-    body.turnsBy(loads).map((turn) => turn * pressure),
-  );
 
 /** Loads that the air answers with, per dynamic pressure. */
 export const answered = ({ answers, scale, lattice }: Supple, unknowns: Float64Array): StripLoads =>

@@ -1,24 +1,31 @@
 import type { Fraction, Metres, Pascals } from '@/core/1-base/units/convert';
-import { type Supple, answered, settled, settledUnder } from '../aeroelastic/supple';
-import { type StripLoads, stripLoadsOf, sumLoads, totalOf } from '../aeroelastic/stripLoads';
-import type { SuppleAircraft } from './suppleAircraft';
+import { type Supple, answered, settled } from '../aeroelastic/supple';
+import { type StripLoads, sumLoads, totalOf } from '../aeroelastic/stripLoads';
+import { mixed, type SuppleAircraft } from './suppleAircraft';
 
 /** What bending does to lift slope and neutral point at a dynamic pressure; null where nothing holds against the air. */
 export function pitchEffects(
   body: SuppleAircraft,
   pressure: Pascals,
 ): { readonly liftSlopeKept: Fraction; readonly neutralPointShift: Metres } | null {
-  const { model, cruise, about } = body.stiff;
-  const stiff = stripLoadsOf(model.matrices, model.stateAt(cruise.alpha + Math.PI / 2, 0).circulation);
-  const unknowns = settledUnder(body.alike, pressure, stiff);
+  const { cruise, about, model } = body.stiff;
+  // What one radian of angle of attack adds.
+  const stiff = mixed(body, [-Math.sin(cruise.alpha), Math.cos(cruise.alpha), 0]);
+  const unknowns = settled(
+    body.alike,
+    pressure,
+    stiff.turns.map((turn) => turn * pressure),
+  );
   if (!unknowns) return null;
-  const total = (loads: StripLoads) => totalOf(model.lattice, loads, 'symmetric', about);
-  const before = total(stiff);
-  const after = total(
+  const before = stiff.total;
+  const after = totalOf(
+    model.lattice,
     sumLoads([
-      [1, stiff],
+      [1, stiff.loads],
       [1, answered(body.alike, unknowns)],
     ]),
+    'symmetric',
+    about,
   );
   const neutral = ({ force, moment }: typeof before) => about[0] - moment[1] / force[2];
   return {

@@ -8,7 +8,6 @@ import {
   internalAt,
   internalsAt,
   type Stretch,
-  type Worked,
   workedAt,
 } from '../beam/beam';
 import { dot } from '../beam/vectors';
@@ -49,44 +48,48 @@ const shapeOf = (beam: Beam, { rotation, shift }: Bent): Flex[] =>
     return { bends: dot(shift[node]!, up), twists: turned[1] * up[2] - turned[2] * up[1] };
   });
 
-/** A surface as it stands in a pull-up, from root to tip; how hard it is worked only where that is asked for. */
-export function flexed(body: SuppleAircraft, surface: number, pull: PullUp, withShares = true): FlexedNode[] {
+/** Ends of the stretches of a beam, from root to tip, each with the stretch that bears it. */
+const endsOf = (beam: Beam) =>
+  [0, ...beam.stretches.map((_, index) => index + 1)].map((node): Cut & { readonly stretch: Stretch } => {
+    const stretch = stretchAt(beam, node);
+    const place = node === 0 ? stretch.from : beam.stretches[node - 1]!.to;
+    return { stretch, place, centre: centreAt(stretch, place) };
+  });
+
+/** Bending moments alone along a surface in a pull-up, up positive, from root to tip [N·m]. */
+export function momentsIn(body: SuppleAircraft, surface: number, pull: PullUp): number[] {
+  const ends = endsOf(body.beams.get(surface)!);
+  return internalsAt(beamLoads(body, surface, pull.bent, pull), ends).map(({ moment }, node) =>
+    dot(moment, ends[node]!.stretch.aft),
+  );
+}
+
+/** A surface as it stands in a pull-up, from root to tip, and how hard it is worked. */
+export function flexed(body: SuppleAircraft, surface: number, pull: PullUp): FlexedNode[] {
   const beam = body.beams.get(surface)!;
   const loads = beamLoads(body, surface, pull.bent, pull);
   const shape = shapeOf(beam, bend(beam, loads));
   const length = developedLength(beam.surface);
-  const cuts = shape.map((_, index): Cut => {
-    const stretch = stretchAt(beam, index);
-    const place = index === 0 ? stretch.from : beam.stretches[index - 1]!.to;
-    return { place, centre: centreAt(stretch, place) };
-  });
-  const internals = internalsAt(loads, cuts);
+  const ends = endsOf(beam);
+  const internals = internalsAt(loads, ends);
   return shape.map((flex, index) => {
-    const stretch = stretchAt(beam, index);
-    const { place } = cuts[index]!;
+    const { stretch, place } = ends[index]!;
     const internal = internals[index]!;
-    const { share, by } = withShares ? workedAt(stretch, internal) : IDLE;
-    const y = index === 0 ? stretch.inner[1] : beam.stretches[index - 1]!.outer[1];
+    const { share, by } = workedAt(stretch, internal);
+    const moment = dot(internal.moment, stretch.aft);
     return {
       share: place / length,
-      y,
-      moment: dot(internal.moment, stretch.aft),
+      y: index === 0 ? stretch.inner[1] : beam.stretches[index - 1]!.outer[1],
+      moment,
       ...flex,
       worked: share,
-      members: withShares
-        ? membersWorked(
-            stretch.whole,
-            curvatureOf(stretch.whole, dot(internal.moment, stretch.aft), -dot(internal.moment, stretch.up)),
-          )
-        : [],
+      members: membersWorked(stretch.whole, curvatureOf(stretch.whole, moment, -dot(internal.moment, stretch.up))),
       member: by === 'shear' ? 'shear' : (by.fibre?.member ?? 'core'),
       stiffness: stretch.whole.upDown,
       twistStiffness: stretch.twist,
     };
   });
 }
-
-const IDLE: Worked = { share: 0, by: 'shear' };
 
 /** Moment about the root of every surface in a pull-up [N·m], by name. */
 export function rootMoments(body: SuppleAircraft, pull: PullUp): Map<string, number> {

@@ -6,7 +6,7 @@ import { bodyHalf } from '@/core/3-shape/geometry/onSurface';
 import { developedLength, type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
 import { type BodyBeam, bodyBeam, endTurn } from '../body/bodyBeam';
 import { type BodyStuff, bodyStuff } from '../body/bodySection';
-import type { Mount } from '../aeroelastic/supple';
+import type { Mount } from '../aeroelastic/mount';
 
 /** A tail, a canard or a fin lies on a body when it is this near it [mm]. */
 const NEAR = 60;

@@ -7,6 +7,7 @@ import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
+import type { Mount } from '../aeroelastic/mount';
 import {
   answered,
   type Equations,
@@ -14,7 +15,6 @@ import {
   type Held,
   heldAt,
   inState,
-  type Mount,
   sharesOf,
   type SteadyState,
   supple,
@@ -63,7 +63,7 @@ export interface SuppleAircraft {
 }
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
-interface StripCase {
+export interface StripCase {
   readonly loads: StripLoads;
   readonly total: Total;
   readonly turns: Float64Array;
@@ -220,7 +220,7 @@ const weightTurnsOf = ({ beams, masses, alike }: Pick<SuppleAircraft, 'beams' | 
   );
 
 /** The unit cases in given shares. */
-function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
+export function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
   const turns = new Float64Array(alike.size);
   const total = [0, 0, 0, 0, 0, 0];
   cases.forEach((one, index) => {

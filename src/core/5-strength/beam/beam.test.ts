@@ -22,10 +22,7 @@ function crookedBeam(): Beam {
       z,
       pull: 4e4 + 1e4 * index,
       own: [0.4, 0.3, 0.05],
-      reach: [
-        [0.001, 0],
-        [0, 0.001],
-      ],
+      reach: [0.001, 0, 0, 0.001],
     });
     const stretch = {
       from: [0, 0.11, 0.31, 0.36][index]!,

@@ -270,11 +270,13 @@ export interface HardestPlace extends Worked {
 /** How hard every stretch is worked at its inner and outer end; the hardest of all. */
 export function hardestPlace({ stretches }: Beam, loads: readonly BeamLoad[]): HardestPlace | null {
   let hardest: HardestPlace | null = null;
-  for (const stretch of stretches) {
-    for (const place of [stretch.from, stretch.to]) {
-      const worked = workedAt(stretch, internalAt(loads, place, centreAt(stretch, place)));
-      if (worked.share > (hardest?.share ?? 0)) hardest = { place, ...worked };
-    }
+  const ends = stretches.flatMap((stretch) =>
+    [stretch.from, stretch.to].map((place) => ({ stretch, place, centre: centreAt(stretch, place) })),
+  );
+  const internals = internalsAt(loads, ends);
+  for (const [index, { stretch, place }] of ends.entries()) {
+    const worked = workedAt(stretch, internals[index]!);
+    if (worked.share > (hardest?.share ?? 0)) hardest = { place, ...worked };
   }
   return hardest;
 }

@@ -5,8 +5,6 @@ import type { Solid } from '../materials/solid';
 /** What gives way in a section. */
 export type Member = LayerMember | 'rod' | 'web' | 'film' | 'joint';
 
-export type Way = readonly [up: Metres, aft: Metres];
-
 /** A bit of a section: where it is, what it pulls with, and how it bends about itself. */
 export interface Fibre {
   readonly member: Member;
@@ -23,7 +21,7 @@ export interface Fibre {
   /** E I about its own middle: up and down, fore and aft, and both [N·m²]. */
   readonly own: readonly [upDown: number, foreAft: number, both: number];
   /** From its middle to the edges of its long and of its short side, both as ways up and aft [m]. */
-  readonly reach: readonly [long: Way, short: Way];
+  readonly reach: readonly [longUp: Metres, longAft: Metres, shortUp: Metres, shortAft: Metres];
 }
 
 /**
@@ -104,7 +102,7 @@ function fibreShare({ x, z }: Composite, { up, aft }: Curvature, fibre: Fibre, s
   const { solid, reach } = fibre;
   if (!(solid.young > 0)) return 0;
   const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
-  const edge = Math.abs(up * reach[0][0] + aft * reach[0][1]) + Math.abs(up * reach[1][0] + aft * reach[1][1]);
+  const edge = Math.abs(up * reach[0] + aft * reach[1]) + Math.abs(up * reach[2] + aft * reach[3]);
   const pulled = ((middle + edge) * solid.young) / solid.tension;
   const pressed = ((edge - middle) * solid.young) / solid.compression;
   return side === 'pulled' ? pulled : side === 'pressed' ? pressed : Math.max(pulled, pressed);

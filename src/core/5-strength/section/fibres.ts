@@ -40,10 +40,7 @@ export function sheetFibres(
         (pull * dx ** 2) / 12 + across * nx ** 2,
         (pull * dx * dz) / 12 + across * nx * nz,
       ],
-      reach: [
-        [dz / 2, dx / 2],
-        [(thickness * nz) / 2, (thickness * nx) / 2],
-      ],
+      reach: [dz / 2, dx / 2, (thickness * nz) / 2, (thickness * nx) / 2],
     };
   });
 }
@@ -59,10 +56,7 @@ export function rodFibre(name: string, { section, solid }: RodMember, x: Metres,
     z,
     pull: solid.young * section.area,
     own: [solid.young * section.secondMoment, solid.young * section.sideways, 0],
-    reach: [
-      [section.height / 2, 0],
-      [0, aft],
-    ],
+    reach: [section.height / 2, 0, 0, aft],
   };
 }
 
@@ -82,9 +76,6 @@ export function blockFibre(
     z: (top + bottom) / 2,
     pull,
     own: [(pull * height ** 2) / 12, (pull * width ** 2) / 12, 0],
-    reach: [
-      [height / 2, 0],
-      [0, width / 2],
-    ],
+    reach: [height / 2, 0, 0, width / 2],
   };
 }

@@ -361,9 +361,10 @@ function shearOf(
   return { shear, shearStrength };
 }
 
+/** The widest band of what holds the twist. */
 function twistBandOf(walls: readonly BuiltWall[], isBlock: boolean): number {
-  const bands = walls.flatMap(({ layup }) =>
-    layup.layers.filter(({ member }) => member !== 'core').map(({ solid }) => solid.band),
-  );
-  return bands.length > 0 ? Math.max(...bands) : isBlock ? 0.4 : 0.3;
+  let widest = -Infinity;
+  for (const { layup } of walls)
+    for (const { member, solid } of layup.layers) if (member !== 'core') widest = Math.max(widest, solid.band);
+  return widest >= 0 ? widest : isBlock ? 0.4 : 0.3;
 }

@@ -45,37 +45,53 @@ const keptByCore = (x: number): number => (x < 1e-3 ? x ** 2 / 3 : 1 - Math.tanh
 /** Sheets whose middles lie nearer than so many of their thicknesses are glued flat on one another. */
 const GLUED_FLAT = 1.2;
 
+/** A wall as it lies: from its foremost to its rearmost point, its mean height, its length [m]. */
+interface Lie {
+  readonly wall: BuiltWall;
+  readonly from: number;
+  readonly to: number;
+  readonly height: number;
+  readonly width: number;
+}
+
+function lieOf(wall: BuiltWall): Lie {
+  let [from, to, height, width] = [Infinity, -Infinity, 0, 0];
+  for (const piece of wall.pieces) {
+    const { a, b } = piece;
+    from = Math.min(from, a[0], b[0]);
+    to = Math.max(to, a[0], b[0]);
+    height += (a[1] + b[1]) / 2;
+    width += lengthOf(piece);
+  }
+  return { wall, from, to, height: height / Math.max(1, wall.pieces.length), width };
+}
+
 /** Twist of open walls: each by itself, or where they lie on one another, as one thicker sheet. */
 function openWalls(walls: readonly BuiltWall[]): number {
+  const lies = walls.map(lieOf);
   let sum = 0;
-  const taken = new Set<BuiltWall>();
-  for (const wall of walls) {
-    if (taken.has(wall)) continue;
-    const over = walls.find(
+  const taken = new Set<Lie>();
+  for (const lie of lies) {
+    if (taken.has(lie)) continue;
+    const { layup } = lie.wall;
+    const over = lies.find(
       (other) =>
-        other !== wall &&
+        other !== lie &&
         !taken.has(other) &&
-        Math.abs(heightOf(other) - heightOf(wall)) < GLUED_FLAT * wall.layup.thickness &&
-        startOf(other) < endOf(wall) &&
-        startOf(wall) < endOf(other),
+        Math.abs(other.height - lie.height) < GLUED_FLAT * layup.thickness &&
+        other.from < lie.to &&
+        lie.from < other.to,
     );
-    const width = wall.pieces.reduce((total, piece) => total + lengthOf(piece), 0);
     if (!over) {
-      sum += openStrip(wall.layup, width);
+      sum += openStrip(layup, lie.width);
       continue;
     }
     taken.add(over);
-    const doubled = Math.min(endOf(over), endOf(wall)) - Math.max(startOf(over), startOf(wall));
-    sum += openStrip(stacked(wall.layup, over.layup), doubled) + openStrip(wall.layup, Math.max(0, width - doubled));
+    const doubled = Math.min(over.to, lie.to) - Math.max(over.from, lie.from);
+    sum += openStrip(stacked(layup, over.wall.layup), doubled) + openStrip(layup, Math.max(0, lie.width - doubled));
   }
   return sum;
 }
-
-const placesOf = ({ pieces }: BuiltWall) => pieces.flatMap(({ a, b }) => [a[0], b[0]]);
-const startOf = (wall: BuiltWall) => Math.min(...placesOf(wall));
-const endOf = (wall: BuiltWall) => Math.max(...placesOf(wall));
-const heightOf = ({ pieces }: BuiltWall) =>
-  pieces.reduce((sum, { a, b }) => sum + (a[1] + b[1]) / 2, 0) / Math.max(1, pieces.length);
 
 /** Two sheets glued flat on one another. */
 export function stacked(lower: Layup, upper: Layup): Layup {

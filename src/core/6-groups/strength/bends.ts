@@ -1,7 +1,7 @@
 import { isWing } from '@/core/2-document/schema/roles';
 import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
-import { type FlexedNode, flexed, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
+import { type FlexedNode, flexed, momentsIn, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
 import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
 import { beamLoads, type PullUp, type PullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
@@ -87,7 +87,7 @@ const rodName = (body: SuppleAircraft, surface: number, id: string): string =>
   body.surfaces[surface]!.source.spars.find((spar) => spar.id === id)?.name || id;
 
 function along(body: SuppleAircraft, surface: number, speeds: readonly [PullUps, PullUps, PullUps], limit: PullUp) {
-  const level = flexed(body, surface, speeds[0](1), false);
+  const level = momentsIn(body, surface, speeds[0](1));
   const [cruise, middle, dive] = speeds.map((pulls) => {
     const [one, two] = [shapeIn(body, surface, pulls(1)), shapeIn(body, surface, pulls(2))];
     return (index: number) => ({
@@ -103,7 +103,7 @@ function along(body: SuppleAircraft, surface: number, speeds: readonly [PullUps,
     nodes: flexed(body, surface, limit).map((node: FlexedNode, index) => ({
       spanFraction: node.share,
       y: node.y,
-      moment: level[index]!.moment,
+      moment: level[index]!,
       momentAtLimit: node.moment,
       cruise: cruise(index),
       between: middle(index),
