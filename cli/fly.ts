@@ -23,7 +23,9 @@ radians; x is ahead of the launch point, y to the right of it, z height.
 
   --launch L        ${LAUNCHES.join(', ')} (default hand)
   --speed V         over ground [m/s]; without it what that launch usually gives
-  --path DEG        of the path against the horizon, up positive
+  --begin B         rest or free: off a bungee and wheels the pull and the run are flown too, or it begins
+                    where they let go (default rest; free where --height is given)
+  --path DEG        of the path against the horizon, up positive; of the held nose on a line
   --height H        of the balance point above the ground [m]
   --wind W          mean wind against the launch [m/s] (default 0)
   --gusts           it gusts as wind does near the ground (Dryden)
@@ -46,6 +48,7 @@ function readArguments() {
       options: {
         launch: { type: 'string', default: 'hand' },
         speed: { type: 'string' },
+        begin: { type: 'string' },
         path: { type: 'string' },
         height: { type: 'string' },
         wind: { type: 'string' },
@@ -90,7 +93,9 @@ function main(): void {
   const isPowered = throttle !== null ? throttle > 0 : kind === 'wheels' && scale === 1;
   const model = flyingModel(design, { scale, isPowered });
   if ('because' in model) return refuse([`${file}: ${model.because}`]);
-  const usual = launchingOf(kind, model, numbersOf(design).speeds.stall);
+  const begin = values.begin ?? (values.height === undefined ? 'rest' : 'free');
+  if (begin !== 'rest' && begin !== 'free') return refuse([`--begin ${begin}: give rest or free.`]);
+  const usual = launchingOf(kind, model, numbersOf(design).speeds.stall, begin === 'rest');
   const thrust = isPowered ? thrustOf(model.prepared, throttle ?? 1) : undefined;
   if (thrust && 'because' in thrust) return refuse([`${file}: ${thrust.because}`]);
   const { launch } = usual;
@@ -116,6 +121,7 @@ function main(): void {
           ...(thrust ? { thrust } : {}),
           ...(air ? { air } : {}),
           ...(usual.terrain ? { terrain: usual.terrain } : {}),
+          ...(usual.carriedBy ? { carriedBy: usual.carriedBy } : {}),
         },
         scale,
       ),

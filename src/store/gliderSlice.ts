@@ -20,6 +20,8 @@ export interface TossAsked {
   readonly height: Metres;
   readonly pilot: PilotName;
   readonly launch: LaunchKind;
+  /** Of a line or wheels: whether what they do is flown too. */
+  readonly fromRest: boolean;
   /** Of the drives; 0 without power. */
   readonly throttle: Fraction;
   /** Against the throw. */
@@ -52,6 +54,7 @@ const initialState: GliderState = {
     height: 1.8,
     pilot: 'handsOff',
     launch: 'hand',
+    fromRest: true,
     throttle: 0,
     wind: 0,
     isGusty: false,

@@ -35,8 +35,12 @@ export interface Samples {
 }
 
 export interface FlightEvent {
-  /** `figure`: the loop or roll that was asked for has gone all round; `leaves`: it is farther off than the field of the brief is long. */
-  readonly name: 'ground' | 'stall' | 'recovers' | 'figure' | 'leaves' | 'end';
+  /**
+   * `free`: line or wheels have let it go; `overturns`: before that it touched
+   * or went over; `figure`: the loop or roll that was asked for has gone all
+   * round; `leaves`: it is farther off than the field of the brief is long.
+   */
+  readonly name: 'free' | 'overturns' | 'ground' | 'stall' | 'recovers' | 'figure' | 'leaves' | 'end';
   readonly t: Seconds;
 }
 

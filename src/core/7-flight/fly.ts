@@ -3,9 +3,13 @@ import type { Steps } from '@/core/1-base/steps';
 import type { Metres, MetresPerSecond, Radians, Seconds, Vector3 } from '@/core/1-base/units/convert';
 import type { AirField, Terrain } from './air';
 import { attitudeOf } from './attitude';
+import type { Carried } from './carried';
+import type { Commands } from './commands';
+import type { Carrier } from './launches';
 import { type FlightEvent, type Samples, STALLED, type Throw } from './flightRecord';
 import type { FlyingModel } from './flyingModel';
 import { judgeFlight, type Outcome } from './judgeFlight';
+import { carriedBy } from './carriedBy';
 import { pathOf, pilot, type PilotName } from './pilots';
 import type { ThrustOf } from './thrust';
 import { AT, launchState, quaternionAt, STATE_SIZE } from './rigidBody';
@@ -16,6 +20,8 @@ export interface FlightPlan {
   readonly longest: Seconds;
   /** What the drives do; none without. The model has to be a powered one then. */
   readonly thrust?: ThrustOf;
+  /** What carries it from rest until it flies free; it is thrown without. On wheels the speed is that from which it is pulled off. */
+  readonly carriedBy?: Carrier;
   /** How the land lies ahead; level without. */
   readonly terrain?: Terrain;
   /** How the air moves where it flies; still without. */
@@ -58,77 +64,139 @@ const SHOWN_EVERY = 0.5;
 export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flown> {
   const slower = Math.sqrt(scale);
   const { launch, terrain = LEVEL } = plan;
-  const alpha = (model.trim.alpha + (launch.alphaError ?? 0)) as Radians;
-  const speed = launch.speed / slower;
   const ground = ON_GROUND / scale;
-  const start = new Float64Array(model.size).fill(1);
-  start.set(
-    launchState({
-      height: (launch.height / scale) as Metres,
-      attitude: { roll: (launch.roll ?? 0) as Radians, pitch: (launch.path + alpha) as Radians, yaw: 0 as Radians },
-      speed: [speed * Math.cos(alpha), 0, speed * Math.sin(alpha)] as never,
-      rate: [(launch.rollRate ?? 0) * slower, (launch.pitchRate ?? 0) * slower, 0],
-    }),
-  );
+  const land: Terrain = (x) => (terrain((x * scale) as Metres) / scale) as Metres;
   /** Of the balance point over the land below it, in the lengths of the large one. */
-  const over = (state: ArrayLike<number>): Metres => -state[2]! - terrain((state[0]! * scale) as Metres) / scale;
-  const events: OdeEvent[] = [
-    {
-      name: 'ground',
-      value: (_, state) => over(state) - ground,
-      direction: -1,
-      isLast: true,
-    },
-    { name: 'stall', value: (_, state) => model.attachedShare(state) - STALLED, direction: -1, isLast: false },
-    { name: 'recovers', value: (_, state) => model.attachedShare(state) - RECOVERED, direction: 1, isLast: false },
-  ];
-  const { fieldLength } = model.prepared.design.brief;
-  if (fieldLength !== undefined)
-    events.push({
-      name: 'leaves',
-      value: (_, state) => fieldLength - Math.hypot(state[0]!, state[1]!) * scale,
-      direction: -1,
-      isLast: false,
-    });
+  const over = (state: ArrayLike<number>): Metres => -state[2]! - land(state[0]! as Metres);
   const commanded = pilot(plan.pilot, { model, ground });
-  const end = plan.longest / slower;
   const recorded = recorder(model, scale);
-  const state = new Float64Array(model.size);
   const happened: FlightEvent[] = [];
-  let [sample, shown, last] = [0, 0, end];
-  const every = 1 / RATE / slower;
-  for (const step of dormandPrince({
-    rate: model.rate({
-      commands: commanded.commands,
-      drives: plan.thrust,
-      ground: over,
-      air: plan.air && airOnScale(plan.air, scale),
-    }),
-    start: 0,
-    end,
-    initial: start,
-    relative: plan.relative ?? RELATIVE,
-    absolute: tolerances(model.size),
-    longestStep: LONGEST_STEP[plan.air || commanded.follow ? 'moving' : 'still'] / slower,
-    mostSteps: MOST_STEPS,
-    events,
-  })) {
-    for (; sample * every <= step.to; sample++) recorded.add(sample * every, step.at(sample * every, state));
-    for (const { name, t } of step.happened)
-      happened.push({ name: name as FlightEvent['name'], t: (t * slower) as Seconds });
-    last = step.to;
-    if (commanded.follow?.(last, step.at(last, state)))
-      happened.push({ name: 'figure', t: (last * slower) as Seconds });
-    if (step.to - shown >= SHOWN_EVERY) {
-      shown = step.to;
-      yield { done: step.to, total: end };
+  const end = plan.longest / slower;
+  const surroundings = { drives: plan.thrust, ground: over, air: plan.air && airOnScale(plan.air, scale) };
+  const happens = (name: FlightEvent['name'], t: number) => happened.push({ name, t: (t * slower) as Seconds });
+  /** Follows it to an event that ends it or to a time; where and when that is. */
+  function* leg({ from, to, ...flown }: Leg): Steps<{ readonly t: number; readonly state: Float64Array }> {
+    const every = 1 / RATE / slower;
+    const state = new Float64Array(model.size);
+    let [sample, shown, last] = [Math.ceil(from.t / every), from.t, from.t];
+    // What went on before has shown where it begins.
+    if (from.t > 0 && sample * every === from.t) sample++;
+    for (const step of dormandPrince({
+      rate: model.rate({ ...surroundings, commands: flown.commands, carried: flown.carried }),
+      start: from.t,
+      end: to,
+      initial: from.state,
+      relative: plan.relative ?? RELATIVE,
+      absolute: tolerances(model.size),
+      longestStep: LONGEST_STEP[plan.air || flown.follow || flown.carried ? 'moving' : 'still'] / slower,
+      mostSteps: MOST_STEPS,
+      events: flown.events,
+    })) {
+      for (; sample * every <= step.to; sample++) recorded.add(sample * every, step.at(sample * every, state));
+      for (const { name, t } of step.happened) happens(name as FlightEvent['name'], t);
+      last = step.to;
+      if (flown.follow?.(last, step.at(last, state))) happens('figure', last);
+      if (step.to - shown >= SHOWN_EVERY) {
+        shown = step.to;
+        yield { done: step.to, total: end };
+      }
+      if (step.isEnded || step.to >= to) recorded.add(step.to, step.at(step.to, state));
     }
-    if (step.isEnded || step.to >= end) recorded.add(step.to, step.at(step.to, state));
+    return { t: last, state };
   }
-  if (happened.at(-1)?.name !== 'ground') happened.push({ name: 'end', t: (last * slower) as Seconds });
+  const carried = plan.carriedBy && carriedBy(plan.carriedBy, model, launchOnScale(launch, scale), land);
+  const initial = new Float64Array(model.size).fill(1);
+  initial.set(carried?.state ?? thrown(model, launch, scale));
+  let from: Leg['from'] = { t: 0, state: initial };
+  if (carried)
+    from = yield* leg({
+      from,
+      to: Math.min(end, carried.longest),
+      commands: carried.commands,
+      carried: carried.loads,
+      events: [
+        { name: 'free', value: (_, state) => carried.holds(state), direction: -1, isLast: true },
+        { name: 'overturns', value: (_, state) => carried.standsUp(state), direction: -1, isLast: true },
+      ],
+    });
+  const isFree = !carried || happened.at(-1)?.name === 'free';
+  if (isFree && from.t < end) {
+    // The hand or the stick is taken over from here on.
+    const began = from.t;
+    const { follow } = commanded;
+    from = yield* leg({
+      from,
+      to: end,
+      commands: (t, state) => commanded.commands(t - began, state),
+      ...(follow ? { follow: (t: number, state: Float64Array) => follow(t - began, state) } : {}),
+      events: freeEvents(model, { over, ground, scale }),
+    });
+  }
+  if (!['ground', 'overturns'].includes(happened.at(-1)?.name ?? '')) happens('end', from.t);
   const { samples } = recorded;
   if (!samples.z.every(Number.isFinite)) throw new UnsteadyError('The flight ends in no numbers.');
   return { samples, events: happened, ...judgeFlight(samples, happened, launch) };
+}
+
+interface Leg {
+  readonly from: { readonly t: number; readonly state: Float64Array };
+  readonly to: number;
+  readonly commands: (t: number, state: Float64Array) => Commands;
+  readonly carried?: Carried['loads'];
+  readonly follow?: (t: number, state: Float64Array) => boolean;
+  readonly events: readonly OdeEvent[];
+}
+
+/** A throw in the lengths and speeds of the large one. */
+const launchOnScale = (launch: Throw, scale: number): Throw => ({
+  ...launch,
+  speed: launch.speed / Math.sqrt(scale),
+  height: (launch.height / scale) as Metres,
+  rollRate: (launch.rollRate ?? 0) * Math.sqrt(scale),
+  pitchRate: (launch.pitchRate ?? 0) * Math.sqrt(scale),
+});
+
+/** As it leaves the hand. */
+function thrown(model: FlyingModel, launch: Throw, scale: number): Float64Array {
+  const { speed, path, height, roll = 0, rollRate = 0, pitchRate = 0, alphaError = 0 } = launchOnScale(launch, scale);
+  const alpha = (model.trim.alpha + alphaError) as Radians;
+  return launchState({
+    height,
+    attitude: { roll: roll as Radians, pitch: (path + alpha) as Radians, yaw: 0 as Radians },
+    speed: [speed * Math.cos(alpha), 0, speed * Math.sin(alpha)] as never,
+    rate: [rollRate, pitchRate, 0],
+  });
+}
+
+/** What happens in free flight. */
+function freeEvents(
+  model: FlyingModel,
+  {
+    over,
+    ground,
+    scale,
+  }: {
+    readonly over: (state: ArrayLike<number>) => Metres;
+    readonly ground: Metres;
+    readonly scale: number;
+  },
+): OdeEvent[] {
+  const { fieldLength } = model.prepared.design.brief;
+  return [
+    { name: 'ground', value: (_, state) => over(state) - ground, direction: -1, isLast: true },
+    { name: 'stall', value: (_, state) => model.attachedShare(state) - STALLED, direction: -1, isLast: false },
+    { name: 'recovers', value: (_, state) => model.attachedShare(state) - RECOVERED, direction: 1, isLast: false },
+    ...(fieldLength === undefined
+      ? []
+      : [
+          {
+            name: 'leaves',
+            value: (_: number, state: Float64Array) => fieldLength - Math.hypot(state[0]!, state[1]!) * scale,
+            direction: -1 as const,
+            isLast: false,
+          },
+        ]),
+  ];
 }
 
 /** A field of the small one’s air in the lengths and times of the large one. */

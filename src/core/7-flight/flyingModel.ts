@@ -4,6 +4,7 @@ import { apparentMass } from '@/core/5-aero/apparentMass';
 import { addLoads, type Load, scaleLoad } from '@/core/5-aero/forces';
 import { lateWash } from '@/core/6-groups/motion/lateWash';
 import { numbersOf } from '@/core/6-groups/solve';
+import { plus } from '@/core/1-base/numeric/vectors';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
 import { FORGOTTEN, groundInFlight } from '@/core/6-groups/solution/groundEffect';
 import { Solution } from '@/core/6-groups/solution/solution';
@@ -49,6 +50,8 @@ export interface Surroundings {
   readonly commands: (t: number, state: Float64Array) => Commands;
   /** Height of the balance point over the ground, by the state; far off without. */
   readonly ground?: ((state: ArrayLike<number>) => Metres) | undefined;
+  /** What carries it beside air, drives and weight, in flight axes about the balance point; nothing without. */
+  readonly carried?: ((state: ArrayLike<number>, commands: Commands) => BodyLoads) | undefined;
   /** What the drives do and what they blow. */
   readonly drives?: ThrustOf | undefined;
   /** Velocity of the air in earth axes, z down [m/s], at the balance point or off it (in the same axes); still air without. */
@@ -60,6 +63,11 @@ export interface MovingAir {
   readonly velocity: Vector3;
   readonly turning: Vector3;
 }
+
+const together = (a: BodyLoads, b: BodyLoads): BodyLoads => ({
+  force: plus(a.force, b.force),
+  moment: plus(a.moment, b.moment),
+});
 
 /** A velocity of the earth as the aircraft has it. */
 function inFlightAxes([x, y, z]: Vector3, state: ArrayLike<number>): Vector3 {
@@ -242,18 +250,15 @@ export function flyingModel(
     },
     loads,
     nearGround,
-    rate: ({ commands, drives, air: airAt, ground: heightAt }) => {
+    rate: ({ commands, drives, carried, air: airAt, ground: heightAt }) => {
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
         const moving = airAt && airOver((off) => airAt(t, state, off), state, { span: reference.span, arm });
         const commanded = commands(t, state);
         const driven = drives?.(throughAir(state, moving), commanded.sticks);
         const own = loads(state, commanded, moving, driven?.jets, heightAt?.(state));
-        if (!driven) return own;
-        return {
-          force: own.force.map((value, axis) => value + driven.force[axis]!) as unknown as Vector3,
-          moment: own.moment.map((value, axis) => value + driven.moment[axis]!) as unknown as Vector3,
-        };
+        const all = driven ? together(own, driven) : own;
+        return carried ? together(all, carried(state, commanded)) : all;
       });
       return (t, state, out) => {
         rigid(t, state, out);

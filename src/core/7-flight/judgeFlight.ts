@@ -47,8 +47,12 @@ const SAME_PATH: Radians = radiansFromDegrees(6);
 /** Slower losses of height are no glide [m]. */
 const LEAST_LOSS = 0.05;
 
-/** Names what happened from what was recorded: the gravest first. */
-export function judgeFlight(samples: Samples, events: readonly FlightEvent[], launch: Throw): Outcome {
+/** Names what happened from what was recorded: the gravest first. What line or wheels do is no flight yet: it is judged from where they let go. */
+export function judgeFlight(recorded: Samples, events: readonly FlightEvent[], launch: Throw): Outcome {
+  const distance = Math.hypot(recorded.x.at(-1)!, recorded.y.at(-1)!) as Metres;
+  if (events.some(({ name }) => name === 'overturns'))
+    return { outcome: 'other', distance, glideRatio: null, sinkRate: null, settledSpeed: null };
+  const samples = after('free', recorded, events);
   const { t, x, y, z, speed, path } = samples;
   const last = t.length - 1;
   const third = Math.floor((2 * last) / 3);
@@ -56,14 +60,13 @@ export function judgeFlight(samples: Samples, events: readonly FlightEvent[], la
     values.slice(from).reduce((sum, value) => sum + value, 0) / (values.length - from);
   const spread = (values: readonly number[]) => Math.max(...values.slice(third)) - Math.min(...values.slice(third));
   const isSettled = spread(speed) < SAME_SPEED * mean(speed, third) && spread(path) < SAME_PATH;
-  const distance = Math.hypot(x[last]!, y[last]!) as Metres;
   const lost = z[0]! - z[last]! + (speed[0]! ** 2 - speed[last]! ** 2) / (2 * GRAVITY);
-  const outcome = deedOf(afterFigure(samples, events), events, launch, isSettled);
+  const outcome = deedOf(after('figure', samples, events), events, launch, isSettled);
   const glides = outcome !== 'snaps' && lost > LEAST_LOSS;
   return {
     outcome,
     distance,
-    glideRatio: glides ? distance / lost : null,
+    glideRatio: glides ? Math.hypot(x[last]! - x[0]!, y[last]! - y[0]!) / lost : null,
     sinkRate: isSettled ? (((z[third]! - z[last]!) / (t[last]! - t[third]!)) as MetresPerSecond) : null,
     settledSpeed: isSettled ? (mean(speed, third) as MetresPerSecond) : null,
   };
@@ -78,8 +81,10 @@ function deedOf(samples: Samples, events: readonly FlightEvent[], launch: Throw,
   const isLooping = path.some((angle) => Math.abs(angle) > UPRIGHT);
   if (!isLooping && (Math.abs(roll[last]!) > BANKED || Math.abs(turned) > TURNED))
     return (Math.abs(turned) > radiansFromDegrees(10) ? turned : roll[last]!) > 0 ? 'spiralsRight' : 'spiralsLeft';
-  // A figure leaves it on some path; a climb counts from there.
-  const flownOff = events.some(({ name }) => name === 'figure') ? { path: path[0]!, speed: speed[0]! } : launch;
+  // A line, wheels and a figure leave it on some path; a climb counts from there.
+  const flownOff = events.some(({ name }) => name === 'figure' || name === 'free')
+    ? { path: path[0]!, speed: speed[0]! }
+    : launch;
   const climbed = Math.max(...z) - z[0]!;
   const rises =
     Math.max(...path) > flownOff.path + STEEPER && climbed > (OF_ITS_SPEED * flownOff.speed ** 2) / (2 * GRAVITY);
@@ -106,9 +111,9 @@ function snaps({ t, rollRate, attached, alpha }: Samples): boolean {
   });
 }
 
-/** What a figure does is meant: what a flight does is judged from its end. */
-function afterFigure(samples: Samples, events: readonly FlightEvent[]): Samples {
-  const end = events.find(({ name }) => name === 'figure');
+/** What was recorded from an event on; all of it where that did not happen. What a figure does is meant, and what line or wheels do. */
+function after(event: 'free' | 'figure', samples: Samples, events: readonly FlightEvent[]): Samples {
+  const end = events.find(({ name }) => name === event);
   if (!end) return samples;
   const from = samples.t.findIndex((time) => time >= end.t);
   return Object.fromEntries(

@@ -9,11 +9,17 @@ import type { FlyingModel } from './flyingModel';
 export const LAUNCHES = ['hand', 'hill', 'bungee', 'wheels'] as const;
 export type LaunchKind = (typeof LAUNCHES)[number];
 
+/** What pulls or bears it until it flies free. */
+export type Carrier = 'line' | 'wheels';
+export const CARRIERS: Readonly<Partial<Record<LaunchKind, Carrier>>> = { bungee: 'line', wheels: 'wheels' };
+
 /** What a launch starts with, unless someone says otherwise. */
 export interface Launching {
   readonly launch: Throw;
   readonly air?: AirField;
   readonly terrain?: Terrain;
+  /** What carries it from rest on; none where it leaves a hand. */
+  readonly carriedBy?: Carrier;
   /** Whether it makes no sense without power. */
   readonly needsPower: boolean;
 }
@@ -25,18 +31,20 @@ const USUAL_HILL: Hill = {
   slope: radiansFromDegrees(30),
   height: 12,
 };
-/** Where a line lets go. */
+/** Where a line lets go, and how it is held before that. */
 const OFF_THE_LINE = { path: radiansFromDegrees(20), height: 3 } as const;
+const ON_THE_LINE = { path: radiansFromDegrees(20), height: 1.6 } as const;
 /** Where wheels leave the ground: a fifth over the stall, axles so high, on the way up. */
 const OFF_THE_GROUND = { overStall: 1.2, height: 0.2, path: radiansFromDegrees(4) } as const;
 
-/** Path and height that each launch usually begins with. */
-export const BEGINS: Readonly<Record<LaunchKind, { readonly path: Radians; readonly height: Metres }>> = {
-  hand: { path: 0, height: OUT_OF_HAND },
-  hill: { path: 0, height: OUT_OF_HAND },
-  bungee: OFF_THE_LINE,
-  wheels: { path: OFF_THE_GROUND.path, height: OFF_THE_GROUND.height },
-};
+/** Path and height that each launch usually begins with: where it is let go, or from rest. */
+export const beginsAt = (kind: LaunchKind, fromRest: boolean): { readonly path: Radians; readonly height: Metres } =>
+  ({
+    hand: { path: 0 as Radians, height: OUT_OF_HAND },
+    hill: { path: 0 as Radians, height: OUT_OF_HAND },
+    bungee: fromRest ? ON_THE_LINE : OFF_THE_LINE,
+    wheels: { path: OFF_THE_GROUND.path, height: OFF_THE_GROUND.height },
+  })[kind];
 
 /** How the land lies ahead of a launch; level ground but for the hill. */
 export const terrainOf = (kind: LaunchKind): Terrain | undefined =>
@@ -47,15 +55,17 @@ const USUAL_THROW: MetresPerSecond = 9;
 
 /**
  * Where each begins: a throw leaves the hand level at the speed of an arm with
- * that mass (±15 %); over a hill the same against the wind; off a bungee where
- * the line lets go; on wheels where they leave the ground (the run before that
- * is worked out with the drive). @param stallSpeed null where it is not known
+ * that mass (±15 %); over a hill the same against the wind; off a bungee and
+ * on wheels from rest, or where line and ground let go. @param stallSpeed null
+ * where it is not known
  */
 export function launchingOf(
   kind: LaunchKind,
   { prepared, body }: FlyingModel,
   stallSpeed: MetresPerSecond | null,
+  fromRest = true,
 ): Launching {
+  const carriedBy = fromRest ? CARRIERS[kind] : undefined;
   const brief = (launch: Brief['launch']): Brief => ({ ...prepared.design.brief, launch });
   const thrown: Throw = {
     speed: launchSpeed(brief('hand'), body.mass) ?? USUAL_THROW,
@@ -75,7 +85,8 @@ export function launchingOf(
       };
     case 'bungee':
       return {
-        launch: { speed: launchSpeed(brief('bungee'), body.mass)!, ...OFF_THE_LINE },
+        launch: { speed: launchSpeed(brief('bungee'), body.mass)!, ...beginsAt('bungee', fromRest) },
+        ...(carriedBy ? { carriedBy } : {}),
         needsPower: false,
       };
     case 'wheels':
@@ -85,6 +96,7 @@ export function launchingOf(
           path: OFF_THE_GROUND.path,
           height: OFF_THE_GROUND.height,
         },
+        ...(carriedBy ? { carriedBy } : {}),
         needsPower: true,
       };
   }

@@ -14,7 +14,8 @@ export interface Pilot {
   readonly follow?: (t: number, state: ArrayLike<number>) => boolean;
 }
 
-const NEUTRAL: Commands = { pitch: 0 as Radians, roll: 0 as Radians, yaw: 0 as Radians, flap: 0 as Radians };
+/** Every stick in the middle. */
+export const NEUTRAL: Commands = { pitch: 0 as Radians, roll: 0 as Radians, yaw: 0 as Radians, flap: 0 as Radians };
 /** A hand that has let go takes the stick after so long [s]. */
 const TAKES_OVER = 0.2;
 /** Stick against bank, roll and heading: shares of the full command per radian and per radian a second. C. */
@@ -41,7 +42,7 @@ interface Given {
 type Sticks = Partial<NonNullable<Commands['sticks']>>;
 
 /** Controls as the sticks move them: the small commands of the same effect. */
-function commandsOf(
+export function commandsOf(
   { prepared: { reach }, fullNoseUp }: FlyingModel,
   { pitch = 0, roll = 0, yaw = 0 }: Sticks,
 ): Commands {
@@ -57,7 +58,7 @@ function commandsOf(
 }
 
 /** Sticks to both sides that hold the wings level and the nose where it pointed at launch. */
-function levelled(state: ArrayLike<number>, hasAilerons: boolean): Sticks {
+export function levelled(state: ArrayLike<number>, hasAilerons: boolean): Sticks {
   const { roll, yaw } = attitudeOf(quaternionAt(state));
   const within = (share: number) => Math.min(1, Math.max(-1, share));
   const sideways = within(-AGAINST.bank * roll - AGAINST.rolling * state[AT.rate]! - AGAINST.heading * yaw);
@@ -92,7 +93,7 @@ export function pilot(name: PilotName, given: Given): Pilot {
 }
 
 /** Whether anything rolls it beside the rudder: ailerons, or drives that tilt with the stick. */
-const rollsBySide = ({ prepared: { reach, design } }: FlyingModel): boolean =>
+export const rollsBySide = ({ prepared: { reach, design } }: FlyingModel): boolean =>
   reach.roll.right > 0 || design.mixes.some(({ command, drives }) => command === 'roll' && drives.length > 0);
 
 /** What the sticks do once the hand has taken them. */

@@ -1,7 +1,7 @@
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Flown } from '@/core/7-flight/fly';
-import { BEGINS, type LaunchKind, LAUNCHES } from '@/core/7-flight/launches';
+import { beginsAt, CARRIERS, type LaunchKind, LAUNCHES } from '@/core/7-flight/launches';
 import { type PilotName, PILOTS } from '@/core/7-flight/pilots';
 import type { Change } from '@/core/7-flight/toss/virtualToss';
 import { stopGlider, tossItOften } from '@/store/glider';
@@ -43,6 +43,12 @@ const CHANGE_KINDS = { balance: 'length', tail: 'angle', mass: 'mass' } as const
 /** What a change begins with: enough to see. */
 const FIRST = { balance: 5, tail: 0.5, mass: 50 } as const;
 
+/** Path and height that a launch usually begins with, as the fields show them. */
+const beginning = (launch: LaunchKind, fromRest: boolean) => {
+  const { path, height } = beginsAt(launch, fromRest);
+  return { path: degreesFromRadians(path), height };
+};
+
 /** A hand reaches no higher than a hill; arms throw no faster. */
 const LIMITS = {
   speed: [1, 40],
@@ -74,6 +80,7 @@ export function ThrowFields({ design }: { readonly design: Design }) {
       ] as const)
     : [];
   const { change } = asked;
+  const carrier = CARRIERS[asked.launch];
   return (
     <>
       <Section title="The throw">
@@ -90,39 +97,51 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             value={asked.launch}
             options={LAUNCHES.map((kind) => [kind, LAUNCH_WORDS[kind]] as const)}
             onChange={(launch) => {
-              const { path, height } = BEGINS[launch];
               // Where it begins, and with power where there is no way without.
               ask({
                 launch,
-                path: degreesFromRadians(path),
-                height,
+                ...beginning(launch, asked.fromRest),
                 speed: null,
                 throttle: launch === 'wheels' && asked.throttle === 0 ? 1 : asked.throttle,
               });
             }}
           />
+          {carrier && (
+            <div className="col-span-2">
+              <CheckField
+                checked={asked.fromRest}
+                onChange={(fromRest) => ask({ fromRest, ...beginning(asked.launch, fromRest) })}
+              >
+                {carrier === 'line' ? 'The pull of the line is flown too' : 'The run on the ground is flown too'}
+              </CheckField>
+            </div>
+          )}
           <QuantityField
-            label="Speed"
+            label={carrier === 'wheels' && asked.fromRest ? 'Nose up from' : 'Speed'}
             kind="speed"
             value={asked.speed ?? undefined}
             placeholder={result?.ok ? decimal(result.launch.speed, 1) : 'as an arm'}
             onCommit={(speed) => within('speed', speed) ?? ask({ speed })}
             onClear={() => ask({ speed: null })}
           />
-          <QuantityField
-            label="Path, up"
-            kind="angle"
-            value={asked.path}
-            onCommit={(path) => within('path', path) ?? ask({ path })}
-          />
-          <QuantityField
-            label="Height (m)"
-            kind="number"
-            step={0.1}
-            digits={2}
-            value={asked.height}
-            onCommit={(height) => within('height', height) ?? ask({ height })}
-          />
+          {!(carrier === 'wheels' && asked.fromRest) && (
+            <>
+              <QuantityField
+                label={carrier === 'line' && asked.fromRest ? 'Held, up' : 'Path, up'}
+                kind="angle"
+                value={asked.path}
+                onCommit={(path) => within('path', path) ?? ask({ path })}
+              />
+              <QuantityField
+                label="Height (m)"
+                kind="number"
+                step={0.1}
+                digits={2}
+                value={asked.height}
+                onCommit={(height) => within('height', height) ?? ask({ height })}
+              />
+            </>
+          )}
           {asked.launch !== 'hill' && (
             <>
               <QuantityField
@@ -189,11 +208,17 @@ export function ThrowFields({ design }: { readonly design: Design }) {
   );
 }
 
+/** A launch from rest begins no faster [m/s]. */
+const AT_REST = 2;
+
 /** What a flight did, in words and numbers. */
 function Did({ label, flown, pilot }: { readonly label: string; readonly flown: Flown; readonly pilot: PilotName }) {
   const units = useAppSelector((state) => state.settings.units);
   const round = flown.events.find(({ name }) => name === 'figure');
   const leaves = flown.events.find(({ name }) => name === 'leaves');
+  const free = flown.events.find(({ name }) => name === 'free');
+  const isCarried = flown.samples.speed[0]! < AT_REST;
+  const letGo = free && flown.samples.t.findIndex((t) => t >= free.t);
   const figure =
     pilot !== 'loop' && pilot !== 'roll'
       ? ''
@@ -202,9 +227,25 @@ function Did({ label, flown, pilot }: { readonly label: string; readonly flown: 
         : 'never comes round: ';
   return (
     <div className="mt-2">
+      {free && letGo !== undefined ? (
+        <Fact label="Flies free">
+          after {decimal(free.t, 1)} s and {far(flown.samples.x[letGo]!, units)}, at{' '}
+          {formatValue(flown.samples.speed[letGo]!, 'speed', units)}
+        </Fact>
+      ) : null}
       <Fact label={label}>
-        {figure}
-        {DEED_WORDS[flown.outcome]}
+        {isCarried && !free ? (
+          flown.events.some(({ name }) => name === 'overturns') ? (
+            'goes over, or touches, before it flies'
+          ) : (
+            'does not come off the ground'
+          )
+        ) : (
+          <>
+            {figure}
+            {DEED_WORDS[flown.outcome]}
+          </>
+        )}
       </Fact>
       <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
       {leaves && <Fact label="Leaves the field after">{decimal(leaves.t, 1)} s</Fact>}

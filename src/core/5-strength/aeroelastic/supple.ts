@@ -6,7 +6,7 @@ import type { Lattice } from '@/core/5-aero/lattice';
 import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
 import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
-import { NOUGHT } from '../beam/vectors';
+import { NOUGHT } from '@/core/1-base/numeric/vectors';
 import { keptBy, type Mount } from './mount';
 import { type TwistShapes, twistShapes } from './shapes';
 import { beamLoadOf, loadsOfTurns, type StripLoads, sumLoads } from './stripLoads';

@@ -1,7 +1,7 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { cross, NOUGHT } from '../beam/vectors';
+import { cross, NOUGHT } from '@/core/1-base/numeric/vectors';
 import { keptBy, type Mount } from './mount';
 import { beamLoadOf, normalOf, type StripLoads, type Total, totalOfForces } from './stripLoads';
 

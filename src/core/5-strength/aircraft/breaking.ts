@@ -1,6 +1,6 @@
 import type { Fraction } from '@/core/1-base/units/convert';
 import { centreAt, type Internal, internalsAt, type Stretch, workedAt } from '../beam/beam';
-import { dot, minus, plus, times } from '../beam/vectors';
+import { dot, minus, plus, times } from '@/core/1-base/numeric/vectors';
 
 import { rootJoint } from '../joints/rootJoint';
 import { beamLoads, type PullUp, type PullUps, spanShare, type SuppleAircraft } from './suppleAircraft';

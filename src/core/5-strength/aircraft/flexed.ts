@@ -10,7 +10,7 @@ import {
   type Stretch,
   workedAt,
 } from '../beam/beam';
-import { dot } from '../beam/vectors';
+import { dot } from '@/core/1-base/numeric/vectors';
 import { curvatureOf, type MemberWorked, membersWorked } from '../section/composite';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { beamLoads, type PullUp, type SuppleAircraft } from './suppleAircraft';

@@ -3,7 +3,7 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import { composite, type Fibre, utilisation } from '../section/composite';
 import { sheetFibres } from '../section/fibres';
 import { bend, type Beam, type BeamLoad, centreAt, internalAt, internalsAt, weighed, weighedMoments } from './beam';
-import { cross, dot, plus, times, unit } from './vectors';
+import { cross, dot, plus, times, unit } from '@/core/1-base/numeric/vectors';
 
 const solid = { young: 2e9, shear: 8e8, tension: 2e7, compression: 1e7, band: 0 };
 

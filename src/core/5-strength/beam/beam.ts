@@ -1,7 +1,7 @@
 import type { Metres, Vector3 } from '@/core/1-base/units/convert';
 import { type Composite, curvatureOf, type Utilisation, utilisation } from '../section/composite';
 import { bearing } from './bearing';
-import { dot, lengthOf, minus, NOUGHT, plus, times } from './vectors';
+import { dot, lengthOf, minus, NOUGHT, plus, times } from '@/core/1-base/numeric/vectors';
 
 /**
  * A stretch of a beam, straight and alike from its inner to its outer end.

@@ -3,7 +3,7 @@ import { isWing } from '@/core/2-document/schema/roles';
 import { developedLength, panelAt, type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
 import { type BuiltSection, sectionAt, type SectionPlace, type SurfaceStuff } from '../section/sectionAt';
 import type { Beam, Stretch } from './beam';
-import { cross, minus, plus, times, unit } from './vectors';
+import { cross, minus, plus, times, unit } from '@/core/1-base/numeric/vectors';
 
 /** A surface as a beam from its root, with the sections of its stretches. */
 export interface SurfaceBeam extends Beam {

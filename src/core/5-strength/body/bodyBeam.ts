@@ -7,7 +7,7 @@ import {
 } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import { bend, type Beam, type BeamLoad, type Stretch } from '../beam/beam';
-import { cross, minus, plus, times } from '../beam/vectors';
+import { cross, minus, plus, times } from '@/core/1-base/numeric/vectors';
 import { type BodyStuff, bodySectionAt } from './bodySection';
 
 /** Stretches of a body at least. */

@@ -55,8 +55,8 @@ const asNormal = (even: number): number => {
 export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): Steps<Spread> {
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch, thrust, terrain, airOverHill } = ready;
-  const isPlain = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) && !thrust && !airOverHill;
+  const { model, launch, thrust, carriedBy, terrain, airOverHill } = ready;
+  const isPlain = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) && !thrust && !airOverHill && !carriedBy;
   const made = isPlain ? gliderOf(toss.design, toss.scale) : null;
   const glider = made && !('because' in made) ? made : null;
   const landings: Landing[] = [];
@@ -77,6 +77,7 @@ export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): 
       (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ??
         landingOf(model, {
           launch: thrown,
+          carriedBy,
           pilot: toss.pilot,
           scale: toss.scale,
           air: airOverHill ?? airOf(toss, index * GOLDEN),
@@ -94,7 +95,8 @@ function landingOf(model: FlyingModel, tossing: Parameters<typeof tossOf>[1]): L
     const { samples, events, outcome } = finish(tossOf(model, { ...tossing, relative: COARSELY }));
     const last = samples.t.length - 1;
     const sink = -samples.speed[last]! * Math.sin(samples.path[last]!);
-    const isStalled = events.some(({ name, t }) => name === 'stall' && t < STALL_FREE);
+    const free = events.find(({ name }) => name === 'free')?.t ?? 0;
+    const isStalled = events.some(({ name, t }) => name === 'stall' && t < free + STALL_FREE);
     return {
       x: samples.x[last]!,
       y: samples.y[last]!,

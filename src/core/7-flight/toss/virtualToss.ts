@@ -19,7 +19,7 @@ import { fly, type Flown } from '../fly';
 import { gustyWind } from '../gusts';
 import type { Throw } from '../flightRecord';
 import { type FlyingModel, flyingModel } from '../flyingModel';
-import { type LaunchKind, launchingOf } from '../launches';
+import { type Carrier, type LaunchKind, launchingOf } from '../launches';
 import type { PilotName } from '../pilots';
 import { type ThrustOf, thrustOf } from '../thrust';
 import { trimmerOf } from './glider';
@@ -40,6 +40,8 @@ export interface VirtualToss {
   readonly pilot: PilotName;
   /** From the hand without. */
   readonly launch?: LaunchKind;
+  /** False where it begins where line or wheels let go; from rest without. */
+  readonly fromRest?: boolean;
   /** Of the drives; without power without. */
   readonly throttle?: Fraction;
   /** Mean wind against the throw, and whether it gusts as it does near the ground. */
@@ -61,6 +63,8 @@ export type Tossed =
 
 /** Longer nobody watches a toss [s]. */
 const LONGEST = 20;
+/** On a line or on wheels, before that [s]. */
+const CARRIED = 10;
 
 /** The heaviest thing on board, which is what is moved to move the balance point. */
 const heaviest = ({ massItems }: Design) =>
@@ -105,6 +109,7 @@ export function airOf(
 
 interface Tossing {
   readonly launch: Throw;
+  readonly carriedBy?: Carrier | undefined;
   readonly pilot: PilotName;
   readonly scale: number;
   readonly air?: AirField | undefined;
@@ -116,26 +121,26 @@ interface Tossing {
 
 /** Flies one toss, strip by strip. */
 export function* tossOf(model: FlyingModel, tossing: Tossing): Steps<Flown> {
-  const { launch, pilot, scale, air, terrain, thrust, relative } = tossing;
-  const given = { air, terrain, thrust, relative };
+  const { launch, pilot, scale, air, terrain, thrust, relative, carriedBy } = tossing;
+  const given = { air, terrain, thrust, relative, carriedBy };
   const known = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
-  return yield* fly(model, { launch, pilot, longest: LONGEST, ...known }, scale);
+  return yield* fly(model, { launch, pilot, longest: carriedBy ? LONGEST + CARRIED : LONGEST, ...known }, scale);
 }
 
 /** Model and launch; the reason where there is none. */
 export function readied(toss: Omit<VirtualToss, 'change' | 'pilot'>) {
-  const { design, scale, speed, path, height, launch: kind = 'hand', throttle = 0 } = toss;
+  const { design, scale, speed, path, height, launch: kind = 'hand', fromRest, throttle = 0 } = toss;
   if (throttle > 0 && scale !== 1) return { because: 'A scaled one flies without power: close the throttle.' };
   const isPowered = throttle > 0;
   const model = flyingModel(design, { scale, isPowered });
   if ('because' in model) return model;
-  const begins = launchingOf(kind, model, kind === 'wheels' ? numbersOf(design).speeds.stall : null);
+  const begins = launchingOf(kind, model, kind === 'wheels' ? numbersOf(design).speeds.stall : null, fromRest);
   if (begins.needsPower && !isPowered) return { because: 'Off wheels it needs power: open the throttle.' };
   const thrust = isPowered ? thrustOf(model.prepared, throttle) : undefined;
   if (thrust && 'because' in thrust) return thrust;
   const usual = begins.launch.speed * Math.sqrt(Math.min(1, scale));
   const launch: Throw = { speed: speed ?? usual, path: radiansFromDegrees(path), height };
-  return { model, launch, thrust, terrain: begins.terrain, airOverHill: begins.air };
+  return { model, launch, thrust, carriedBy: begins.carriedBy, terrain: begins.terrain, airOverHill: begins.air };
 }
 
 const NO_NUMBERS = 'The flight ends in no numbers: it tumbles faster than can be followed.';
@@ -145,9 +150,9 @@ export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
   const { design, scale, pilot, change } = toss;
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch, thrust, terrain, airOverHill } = ready;
+  const { model, launch, thrust, carriedBy, terrain, airOverHill } = ready;
   try {
-    const tossing = { launch, pilot, scale, air: airOverHill ?? airOf(toss), terrain, thrust };
+    const tossing = { launch, carriedBy, pilot, scale, air: airOverHill ?? airOf(toss), terrain, thrust };
     const own = yield* tossOf(model, tossing);
     let other: Flown | null = null;
     if (change) {

@@ -1,4 +1,4 @@
-import type { Vector3 } from '@/core/1-base/units/convert';
+import type { Vector3 } from '../units/convert';
 
 export const plus = (a: Vector3, b: Vector3): Vector3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const minus = (a: Vector3, b: Vector3): Vector3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
