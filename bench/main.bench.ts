@@ -1,7 +1,11 @@
 import '@/core/1-base/zodSetup';
 import { existsSync } from 'node:fs';
 import { finish } from '@/core/1-base/steps';
+import type { Seconds } from '@/core/1-base/units/convert';
 import { USUAL_DRIVE_PARTS } from '@/core/2-document/catalogue/driveParts';
+import { fly } from '@/core/7-flight/fly';
+import type { Throw } from '@/core/7-flight/flightRecord';
+import { flyingModel } from '@/core/7-flight/flyingModel';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { analyse } from '@/core/analyse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
@@ -80,6 +84,25 @@ function addStrength(): void {
   );
 }
 
+/** Ten seconds of flight, left alone and with the stick held back through the stall. */
+function flyFleet(): void {
+  const launch = { speed: 9, path: 0, height: 100 } as Throw;
+  for (const pilot of ['handsOff', 'pullUp'] as const) {
+    const leasts = DEMO_NAMES.flatMap((name) => {
+      const model = flyingModel(demoDesign(name));
+      if ('because' in model) return [];
+      return [
+        least(
+          Array.from({ length: 12 }, () => time(() => finish(fly(model, { launch, pilot, longest: 10 as Seconds })))),
+        ),
+      ];
+    });
+    print(
+      `  ten seconds of flight, ${pilot === 'handsOff' ? 'hands off' : 'held stalled'}: ${Math.min(...leasts).toFixed(0)} to ${Math.max(...leasts).toFixed(0)} ms over the fleet (least of 12)`,
+    );
+  }
+}
+
 /** All combinations of a drawer of twenty motors, propellers and packs. */
 function countDrives(): void {
   const twenty = <Part>(parts: readonly Part[]): Part[] =>
@@ -126,6 +149,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   kernels: compareKernels,
   strength: addStrength,
   variants: countVariants,
+  flights: flyFleet,
   drives: countDrives,
   edits: () => measureEdits(print),
   drag: inBrowser(measureDrag),

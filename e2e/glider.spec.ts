@@ -34,6 +34,19 @@ test('a toss is thrown by itself; one thing changed is drawn beside it; many thr
   await expectAccessible(page);
 });
 
+test('off its wheels the run is flown too, or left out', async ({ page }) => {
+  await openDesign(page, 'Atoll Freighter', 'Glider');
+  await page.getByRole('combobox', { name: 'Launch' }).click();
+  await page.getByRole('option', { name: 'off its wheels' }).click();
+  await expect(page.getByText(/^after 3 s and 24\.\d m, at 13\.\d m\/s$/)).toBeVisible();
+  await expect(page.getByText(/^As drawn it settles into a climb/)).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Path, up' })).toBeHidden();
+  await page.getByRole('checkbox', { name: 'The run on the ground is flown too' }).uncheck();
+  await expect(page.getByText('Flies free')).toBeHidden();
+  await expect(page.getByRole('textbox', { name: 'Path, up' })).toHaveValue('4');
+  await expectAccessible(page);
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 

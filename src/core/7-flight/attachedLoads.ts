@@ -94,6 +94,10 @@ export function motionCases({ lattice, commands, about, effectAt }: Prepared, mo
   return cases;
 }
 
+/** Of x, y, z of force and moment: what turns its sign in the mirror, and what does not. */
+const SIDEWAYS = [1, 3, 5];
+const UPRIGHT = [0, 2, 4];
+
 /** Loads per density [m⁴/s² and m⁵/s²] of a motion. */
 export type LoadsOf = (motion: Motion) => Load;
 
@@ -113,7 +117,12 @@ export function attachedLoads({ about }: Prepared, { matrices }: AeroModel, case
       const [a, b] = [cases[i]!.flow, cases[j]!.flow];
       const loads = [...crossLoads(matrices, a, b, about), ...(i === j ? [] : crossLoads(matrices, b, a, about))];
       const { force, moment } = addLoads(loads);
-      form.set([...force, ...moment], 6 * pair);
+      // What is alike on both sides pushes nothing sideways, and what is opposite nothing upwards: not even by rounding.
+      const none = a.parity === b.parity ? SIDEWAYS : UPRIGHT;
+      form.set(
+        [...force, ...moment].map((value, axis) => (none.includes(axis) ? 0 : value)),
+        6 * pair,
+      );
     }
   const shares = new Float64Array(size);
   return (motion) => {

@@ -38,8 +38,8 @@ export interface Flown extends Outcome {
 /** Samples a second. */
 const RATE = 50;
 /** Tolerance of a step, and the least of places, turns, speeds and rates that count. */
-const RELATIVE = 1e-5;
-const ABSOLUTE = [1e-4, 1e-6, 1e-4, 1e-4, 1e-4] as const;
+const RELATIVE = 1e-4;
+const ABSOLUTE = [1e-3, 1e-5, 1e-3, 1e-3, 5e-3] as const;
 /** No step is longer [s]; gusts want to be met one by one, and a figure ended where it ends. */
 const LONGEST_STEP = { still: 0.2, moving: 0.05 } as const;
 /** A tumble of half a minute takes a few thousand steps. */

@@ -128,6 +128,8 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     answers,
   });
   const bearing = { lift: 0, drag: 0 };
+  /** A strip on the right with its left, or one in the middle. */
+  const pairs = nodes.flatMap(({ side }, i) => (side === -1 ? [] : [side === 1 ? [i, i + 1] : [i]]));
 
   return {
     nodes: size,
@@ -149,10 +151,18 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
       const sum: Sum = [0, 0, 0, 0, 0, 0];
       const before: Sum = [0, 0, 0, 0, 0, 0];
       let [full, left] = [0, 0];
-      for (let i = 0; i < size; i++) {
-        addStrip(i, attached[i]!, { sum, before }, told);
-        full += nodes[i]!.width * strength[i]! ** 2;
-        left += nodes[i]!.width * strength[i]! * (strength[i]! + wash[i]!);
+      for (const pair of pairs) {
+        // Both sides first by themselves: what is opposite is then nothing at all, and a straight flight stays straight.
+        const both = { sum: [0, 0, 0, 0, 0, 0] as Sum, before: [0, 0, 0, 0, 0, 0] as Sum };
+        for (const i of pair) {
+          addStrip(i, attached[i]!, both, told);
+          full += nodes[i]!.width * strength[i]! ** 2;
+          left += nodes[i]!.width * strength[i]! * (strength[i]! + wash[i]!);
+        }
+        for (let axis = 0; axis < 6; axis++) {
+          sum[axis]! += both.sum[axis]!;
+          before[axis]! += both.before[axis]!;
+        }
       }
       // What the lattice has beside its strips, such as the pull on the legs, goes with the square of what circulates.
       const kept = full > 0 ? Math.max(0, left / full) ** 2 : 1;
@@ -282,7 +292,13 @@ function airOfCase(
     for (let k = 0; k < count; k++) sum += flow.circulation[node.strip * count + k]!;
     return of(node, sum);
   });
-  const upwash = asAngles(strength);
+  // As exactly alike or opposite on both sides as the case is; solving rounds.
+  const rounded = asAngles(strength);
+  const upwash = Float64Array.from(nodes, (node, index) => {
+    const right = node.side === -1 ? index - 1 : index;
+    const own = node.side === 0 ? rounded[index]! : (rounded[right]! + (isEven ? 1 : -1) * rounded[right + 1]!) / 2;
+    return of(node, own);
+  });
   const airAt = ({ strip }: Node) => {
     const { x, y, z, chord } = lattice.strips[strip]!.m;
     return onsetAt(flow.onset, x + chord / 4, y, z);

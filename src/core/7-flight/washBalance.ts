@@ -23,7 +23,7 @@ interface Strips {
 
 /** Sweeps over the strips until their wash agrees, at most, and how well: share of the speed there, of a metre a second at least. */
 const SWEEPS = 30;
-const AGREED = 2e-5;
+const AGREED = 3e-4;
 /** What would change by less than that share of it is left as it is. */
 const IDLE = 0.3 * AGREED;
 /** Tangent of the angle up to which what is attached lifts all that the lattice says. */

@@ -43,7 +43,7 @@ function Tossing({ design }: { readonly design: Design }) {
         ) : !result ? (
           <p className="p-6 text-faint">{failure ?? 'Throwing…'}</p>
         ) : result.ok ? (
-          <TossPlot key={JSON.stringify(tossed.asked)} tossed={result} design={design} />
+          <TossPlot tossed={result} design={design} />
         ) : (
           <p className="p-6">{result.because}</p>
         )}

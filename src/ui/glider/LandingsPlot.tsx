@@ -20,7 +20,7 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
   const box = { left: 62, top: 92, width: Math.max(80, width - 90), height: Math.max(60, height - 150) };
   const x: Axis = {
     domain: [behind, ahead],
-    name: `Ahead of the hand, ${unit}`,
+    name: `Ahead of the start, ${unit}`,
     format: onAxis(ahead - behind, units),
     ticks: width < 480 ? 4 : 8,
   };

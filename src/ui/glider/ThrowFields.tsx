@@ -14,7 +14,7 @@ import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
-import { DEED_WORDS, far } from './tossWords';
+import { didWords, far } from './tossWords';
 
 const PILOT_WORDS: Readonly<Record<PilotName, string>> = {
   handsOff: 'hands off',
@@ -208,16 +208,12 @@ export function ThrowFields({ design }: { readonly design: Design }) {
   );
 }
 
-/** A launch from rest begins no faster [m/s]. */
-const AT_REST = 2;
-
 /** What a flight did, in words and numbers. */
 function Did({ label, flown, pilot }: { readonly label: string; readonly flown: Flown; readonly pilot: PilotName }) {
   const units = useAppSelector((state) => state.settings.units);
   const round = flown.events.find(({ name }) => name === 'figure');
   const leaves = flown.events.find(({ name }) => name === 'leaves');
   const free = flown.events.find(({ name }) => name === 'free');
-  const isCarried = flown.samples.speed[0]! < AT_REST;
   const letGo = free && flown.samples.t.findIndex((t) => t >= free.t);
   const figure =
     pilot !== 'loop' && pilot !== 'roll'
@@ -234,23 +230,17 @@ function Did({ label, flown, pilot }: { readonly label: string; readonly flown: 
         </Fact>
       ) : null}
       <Fact label={label}>
-        {isCarried && !free ? (
-          flown.events.some(({ name }) => name === 'overturns') ? (
-            'goes over, or touches, before it flies'
-          ) : (
-            'does not come off the ground'
-          )
-        ) : (
-          <>
-            {figure}
-            {DEED_WORDS[flown.outcome]}
-          </>
-        )}
+        {figure}
+        {didWords(flown)}
       </Fact>
       <Fact label="Comes as far as">{far(flown.distance, units)}</Fact>
       {leaves && <Fact label="Leaves the field after">{decimal(leaves.t, 1)} s</Fact>}
       {flown.glideRatio !== null && <Fact label="Distance over height lost">{decimal(flown.glideRatio, 1)}</Fact>}
-      {flown.sinkRate !== null && <Fact label="Settled, sinks">{formatValue(flown.sinkRate, 'speed', units)}</Fact>}
+      {flown.sinkRate !== null && (
+        <Fact label={flown.sinkRate < 0 ? 'Settled, climbs' : 'Settled, sinks'}>
+          {formatValue(Math.abs(flown.sinkRate), 'speed', units)}
+        </Fact>
+      )}
       {flown.settledSpeed !== null && (
         <Fact label="Settled, flies">{formatValue(flown.settledSpeed, 'speed', units)}</Fact>
       )}

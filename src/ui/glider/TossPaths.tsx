@@ -11,7 +11,7 @@ import { Paper } from '../sheet/Paper';
 import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Scale } from '../sheet/scale';
 import { placeAt } from './placeAt';
-import { DEED_WORDS, far, onAxis } from './tossWords';
+import { didWords, far, onAxis } from './tossWords';
 
 const LEFT = 62;
 const RIGHT = 24;
@@ -32,9 +32,15 @@ const APART = 0.5;
 const OWN = 'var(--color-balance)';
 const OTHER = 'var(--color-graphite)';
 
+/** No more pictures than that along a path; a long one has them farther apart. */
+const MOST_PICTURES = 24;
+
 /** Times at which the model is drawn along its path. */
-const picturesOf = ({ t }: Samples): number[] =>
-  Array.from({ length: Math.min(24, Math.floor(t.at(-1)! / APART)) }, (_, index) => (index + 1) * APART);
+function picturesOf({ t }: Samples): number[] {
+  const last = t.at(-1)!;
+  const apart = APART * Math.max(1, Math.ceil(last / APART / MOST_PICTURES));
+  return Array.from({ length: Math.floor(last / apart) }, (_, index) => (index + 1) * apart);
+}
 
 interface PathsProps {
   readonly own: Flown;
@@ -73,7 +79,7 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
   const unit = units.length === 'in' ? 'ft' : 'm';
   const x: Axis = {
     domain: [nearest, farthest],
-    name: `Ahead of the hand, ${unit}`,
+    name: `Ahead of the start, ${unit}`,
     format: onAxis(farthest - nearest, units),
     // No closer than their numbers are wide.
     ticks: Math.max(2, Math.min(8, Math.floor(side.width / TICK))),
@@ -92,7 +98,7 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
     ticks: 3,
   };
   const [fromSide, fromAbove] = [scalesOf(side, x, z), scalesOf(above, x, y)];
-  const words = `${DEED_WORDS[own.outcome]}, ${far(own.distance, units)}`;
+  const words = `${didWords(own)}, ${far(own.distance, units)}`;
   return (
     <>
       <Paper
@@ -107,7 +113,7 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
         </text>
         {changed && (
           <text x={Math.max(LEFT + 260, width / 2)} y={20} fontSize={14} fill={OTHER}>
-            Changed it {DEED_WORDS[changed.outcome]}, {far(changed.distance, units)}
+            Changed it {didWords(changed)}, {far(changed.distance, units)}
           </text>
         )}
         <PlotFrame box={side} x={x} y={z}>

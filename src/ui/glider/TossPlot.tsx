@@ -35,9 +35,11 @@ export function TossPlot({ tossed, design }: { readonly tossed: Seen; readonly d
   const { own, changed, span } = tossed;
   const [view, setView] = useState<View>('flat');
   const [withForces, setWithForces] = useState(false);
-  const [time, setTime] = useState(0);
+  const [reached, setTime] = useState(0);
   const [isPlaying, setPlaying] = useState(false);
   const longest = Math.max(own.samples.t.at(-1)!, changed?.samples.t.at(-1) ?? 0);
+  // Another toss may be over sooner.
+  const time = Math.min(reached, longest);
   useEffect(() => {
     if (!isPlaying) return undefined;
     let frame = 0;

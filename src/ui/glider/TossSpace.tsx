@@ -15,7 +15,7 @@ import { Solid, solidsOf } from '../drawing/Solid';
 import type { Triangles } from '../drawing/solids';
 import { type Turn, TurnButtons, Viewpoint } from '../drawing/Viewpoint';
 import { placeAt } from './placeAt';
-import { DEED_WORDS, far } from './tossWords';
+import { didWords, far } from './tossWords';
 
 const BALANCE = '#0b6568';
 const GRAPHITE = '#2a2c30';
@@ -75,7 +75,7 @@ export default function TossSpace({ design, tossed: { own, changed, span }, time
     <div className="relative h-full w-full" data-testid="toss-space">
       <div
         role="img"
-        aria-label={`The toss in space: as drawn it ${DEED_WORDS[own.outcome]}, ${far(own.distance, units)}`}
+        aria-label={`The toss in space: as drawn it ${didWords(own)}, ${far(own.distance, units)}`}
         className="h-full w-full"
       >
         <Canvas frameloop="demand" orthographic camera={{ near: -20000, far: 20000 }} dpr={[1, 2]}>

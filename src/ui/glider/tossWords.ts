@@ -1,3 +1,4 @@
+import type { Flown } from '@/core/7-flight/fly';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import type { Landing } from '@/core/7-flight/toss/tossOften';
 import { decimal, type DisplayUnits } from '@/words/formatQuantity';
@@ -14,6 +15,17 @@ export const DEED_WORDS: Readonly<Record<Landing['outcome'], string>> = {
   tumbles: 'tumbles',
   other: 'does none of what has a name',
 };
+
+/** A launch from rest begins no faster [m/s]. */
+const AT_REST = 2;
+
+/** What one flight did, with what line, wheels or power made of it. */
+export function didWords({ outcome, samples, events, sinkRate }: Flown): string {
+  const has = (name: Flown['events'][number]['name']) => events.some((event) => event.name === name);
+  if (has('overturns')) return 'goes over, or touches, before it flies';
+  if (samples.speed[0]! < AT_REST && !has('free')) return 'does not come off the ground';
+  return outcome === 'settles' && sinkRate !== null && sinkRate < 0 ? 'settles into a climb' : DEED_WORDS[outcome];
+}
 
 /** What people call a toss, gentlest first. */
 export const RESULT_WORDS: readonly (readonly [Toss['result'], string])[] = [
