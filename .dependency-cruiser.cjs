@@ -13,7 +13,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(src/(words|workers|store|storage|files|ui)|server|cli|demo)' },
+      to: { path: '^(src/(words|workers|store|storage|files|instruments|ui)|server|cli|demo)' },
     },
     {
       name: 'core-uses-only-maths-schemas-and-shared-structure',
@@ -32,6 +32,7 @@ module.exports = {
     forbid('storage-knows-no-store', '^src/(storage|files)', '^src/store'),
     forbid('workers-know-core-and-files', '^src/workers', '^src/(store|storage|ui)'),
     forbid('files-know-only-core', '^src/files', '^src/(store|storage|workers|ui)'),
+    forbid('instruments-know-only-core', '^src/instruments', '^src/(store|storage|files|workers|ui)'),
     forbid('demo-is-data', '^demo', '^src/(store|storage|ui|workers)'),
   ],
   options: {

@@ -142,7 +142,7 @@ test('number keys go to the stages, ? shows the keys, and what is typed stays ty
   await page.keyboard.press('2');
   await expect(page).toHaveURL(/\/wing$/);
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('go to a stage');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('go to one of the first stages');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   const chord = field(page, 'root chord');

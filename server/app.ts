@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
+import { INSTRUMENTS_PATH, instrumentsRouter } from './instruments';
 
 const A_YEAR = 31_536_000_000;
 
@@ -38,10 +39,18 @@ export function createApp(appFolder: string): Express {
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );
-  app.use(compression());
+  // A stream that waits to be compressed never arrives.
+  app.use(
+    compression({
+      filter: (request, response) =>
+        !String(response.getHeader('Content-Type') ?? '').startsWith('text/event-stream') &&
+        compression.filter(request, response),
+    }),
+  );
   app.get(ABOUT, (_request, response) => {
     response.set('Cache-Control', 'no-cache').json({ app: 'inclinar' });
   });
+  app.use(INSTRUMENTS_PATH, instrumentsRouter());
   app.use(
     '/assets',
     express.static(join(appFolder, 'assets'), {

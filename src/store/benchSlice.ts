@@ -6,20 +6,24 @@ export interface BenchState {
   /** What gates bear and what was read means, of which design. */
   readonly judged: { readonly of: Design; readonly verdicts: readonly GateVerdict[] } | null;
   readonly failure: string | null;
+  /** The design that is built against a made-up airframe; null while nothing is rehearsed. */
+  readonly rehearsing: string | null;
 }
 
-const initialState: BenchState = { judged: null, failure: null };
+const initialState: BenchState = { judged: null, failure: null, rehearsing: null };
 
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
   reducers: {
-    gatesJudged: (_, { payload }: PayloadAction<NonNullable<BenchState['judged']>>): BenchState => ({
+    gatesJudged: (state, { payload }: PayloadAction<NonNullable<BenchState['judged']>>): BenchState => ({
+      ...state,
       judged: payload,
       failure: null,
     }),
+    rehearsed: (state, { payload }: PayloadAction<string | null>): BenchState => ({ ...state, rehearsing: payload }),
     gatesFailed: (state, { payload }: PayloadAction<string>): BenchState => ({ ...state, failure: payload }),
   },
 });
 
-export const { gatesJudged, gatesFailed } = benchSlice.actions;
+export const { gatesJudged, gatesFailed, rehearsed } = benchSlice.actions;

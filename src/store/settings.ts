@@ -8,6 +8,7 @@ import {
   groupFolded,
   groupsOpened,
   keptInDrawer,
+  meterChosen,
   meterZeroed,
   MOST_IN_DRAWER,
   paneShown,
@@ -29,6 +30,7 @@ export const keepsSettings = [
   groupsOpened,
   paneShown,
   meterZeroed,
+  meterChosen,
 ] as const;
 
 const anyParts = z.object({
@@ -37,6 +39,7 @@ const anyParts = z.object({
   groups: settingsSchema.shape.groups.catch(settingsSlice.getInitialState().groups),
   panes: settingsSchema.shape.panes.catch(settingsSlice.getInitialState().panes),
   meterZero: settingsSchema.shape.meterZero.catch(0),
+  meter: settingsSchema.shape.meter.catch('own'),
 });
 
 /** The settings that lie there, or as much of them as can be read: one bad entry costs no other. */
@@ -44,7 +47,7 @@ function readSettings(value: unknown): Settings {
   const whole = settingsSchema.safeParse(value);
   if (whole.success) return whole.data;
   const initial = settingsSlice.getInitialState();
-  const { units, drawer, groups, panes, meterZero } = anyParts
+  const { units, drawer, groups, panes, meterZero, meter } = anyParts
     .catch({ ...initial, units: {}, drawer: [] })
     .parse(value);
   const unit = settingsSchema.shape.units.shape;
@@ -58,6 +61,7 @@ function readSettings(value: unknown): Settings {
     groups,
     panes,
     meterZero,
+    meter,
   };
 }
 

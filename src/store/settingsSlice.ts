@@ -32,6 +32,8 @@ export const settingsSchema = z.object({
   panes: z.object({ inputs: z.boolean(), beam: z.boolean() }).default({ inputs: true, beam: true }),
   /** What the own tilt meter shows when it is level [°]. */
   meterZero: z.number().min(-20).max(20).default(0),
+  /** What reads angles beside the keyboard: the own device where it is a phone, made-up instruments, a serial line. */
+  meter: z.enum(['own', 'phone', 'standIn', 'serial']).default('own'),
 });
 
 export type DrawerEntry = Settings['drawer'][number];
@@ -44,6 +46,7 @@ const initialState: Settings = {
   groups: { allOpen: false, open: {} },
   panes: { inputs: true, beam: true },
   meterZero: 0,
+  meter: 'own',
 };
 
 export const settingsSlice = createSlice({
@@ -80,6 +83,9 @@ export const settingsSlice = createSlice({
     meterZeroed: (state, { payload }: PayloadAction<number>) => {
       state.meterZero = payload;
     },
+    meterChosen: (state, { payload }: PayloadAction<Settings['meter']>) => {
+      state.meter = payload;
+    },
     takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
       state.drawer = state.drawer.filter(({ name }) => name !== payload);
     },
@@ -95,5 +101,6 @@ export const {
   groupFolded,
   groupsOpened,
   paneShown,
+  meterChosen,
   meterZeroed,
 } = settingsSlice.actions;

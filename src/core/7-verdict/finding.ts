@@ -14,7 +14,8 @@ export type Stage =
   | 'strength'
   | 'power'
   | 'plans'
-  | 'glider';
+  | 'glider'
+  | 'bench';
 
 export interface Remedy {
   readonly label: Words;

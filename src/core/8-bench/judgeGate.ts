@@ -68,8 +68,43 @@ function heldWithin(start: number, slope: number, bound: number): Range {
  */
 export function judgeGates(design: Design, gates: readonly Gate[]): GateVerdict[] {
   const numbers = numbersOf(design);
-  return gates.map((gate) => judged(design, gate, numbers));
+  const verdicts = gates.map((gate) => judged(design, gate, numbers));
+  const isGlued = ({ gate }: GateVerdict) => design.built.includes(gate.glue);
+  // What is glued no longer moves: a joint that is still loose and takes from what that bears gives way to it.
+  const strained = verdicts.find((one) => isGlued(one) && (one.state === 'shim' || one.state === 'stop'));
+  if (!strained) return verdicts;
+  return verdicts.map((one) => (one.state === 'ok' && !isGlued(one) ? givingWay(design, one, strained.gate) : one));
 }
+
+/** A loose joint back to the drawing, for the sake of one that is glued. */
+function givingWay(design: Design, verdict: GateVerdict, glued: Gate): GateVerdict {
+  const { gate } = verdict;
+  if (gate.quantity === 'square') return verdict;
+  const shims = shimsTo(
+    gate,
+    gate.sides.map((side) => readingAt(design, gate, side) ?? gate.expected),
+    gate.expected,
+  );
+  if (shims.length === 0) return verdict;
+  return {
+    ...verdict,
+    state: 'shim',
+    shims,
+    words: say`Not yet: ${glued.name} is glued and no longer right with it. ${joinedBy(shims.map(shimWords))}, until it reads ${degrees(gate.expected, 1)}, left as right. Then read again.`,
+  };
+}
+
+/** Shims that bring every side to a reading; none where it is as near as can be read. */
+const shimsTo = (gate: Gate, known: readonly Degrees[], target: Degrees): GateShim[] =>
+  gate.sides.flatMap((side, index): GateShim[] => {
+    // More washout is a tip farther nose down.
+    const turn = (gate.quantity === 'washout' ? -1 : 1) * (target - known[index]!);
+    if (Math.abs(turn) < FINEST) return [];
+    return [{ side, ...shimFor(gate.chord!, turn), reads: target }];
+  });
+
+const shimWords = ({ side, edge, thickness }: GateShim): Words =>
+  say`${millimetres(thickness, 1)} under the ${edge} edge ${side === 'left' ? 'on the left' : 'on the right'}`;
 
 function judged(design: Design, gate: Gate, numbers: Numbers): GateVerdict {
   const readings = gate.sides.map((side) => readingAt(design, gate, side));
@@ -123,12 +158,7 @@ function outside(
     };
   // To the drawing where that is borne, else as near to it as is.
   const target = bears === null ? gate.expected : Math.min(bears[1], Math.max(bears[0], gate.expected));
-  const shims = gate.sides.flatMap((side, index): GateShim[] => {
-    // More washout is a tip farther nose down.
-    const turn = (gate.quantity === 'washout' ? -1 : 1) * (target - known[index]!);
-    if (Math.abs(turn) < FINEST) return [];
-    return [{ side, ...shimFor(gate.chord!, turn), reads: target }];
-  });
+  const shims = shimsTo(gate, known, target);
   const farthest = Math.max(...known.map((reading) => Math.abs(reading - target)));
   const thickest = Math.max(0, ...shims.map(({ thickness }) => thickness));
   if (farthest > MOST_TURN || thickest > MOST_SHIM)
@@ -137,13 +167,9 @@ function outside(
       words: say`Stop: ${gate.name} is ${degrees(farthest, 1)} off. That is no shim: look at the seat, at the face that was read and at the level of the datum, or cut it anew.`,
       shims: [],
     };
-  const each = shims.map(
-    ({ side, edge, thickness }) =>
-      say`${millimetres(thickness, 1)} under the ${edge} edge ${side === 'left' ? 'on the left' : 'on the right'}`,
-  );
   return {
     state: 'shim',
-    words: say`Not yet: ${joinedBy(each)}, until it reads ${degrees(target, 1)}, left as right. Then read again.`,
+    words: say`Not yet: ${joinedBy(shims.map(shimWords))}, until it reads ${degrees(target, 1)}, left as right. Then read again.`,
     shims,
   };
 }

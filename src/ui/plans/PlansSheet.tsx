@@ -1,28 +1,24 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { cancelLaying, layOutParts, stopLaying } from '@/store/plans';
+import { layOutParts, stopLaying } from '@/store/plans';
 import { layAnew } from '@/store/layByHand';
 import { decimal } from '@/words/formatQuantity';
-import { BuildOrder } from './BuildOrder';
 import { partChosenOf } from '@/store/plansSlice';
 import { PartDrawing } from './PartDrawing';
 import { LaidSheetDrawing } from './LaidSheetDrawing';
+import { useLaidParts } from './useLaidParts';
 import { Drawing } from '../drawing/Drawing';
 import { Choices } from '../fields/Choices';
 import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
 
 const NO_HANDLES: readonly never[] = [];
-/** After the last change nothing is laid out for so long [ms]. */
-const SETTLES = 350;
-
-type View = 'sheets' | 'part' | 'order';
+type View = 'sheets' | 'part';
 
 const VIEWS: readonly (readonly [View, string])[] = [
   ['sheets', 'Sheets'],
   ['part', 'Part alone'],
-  ['order', 'Build order'],
 ];
 
 /** How far the laying out has come, and its end; once stopped, its beginning. */
@@ -51,18 +47,9 @@ function Laying({ design }: { readonly design: Design }) {
   );
 }
 
-/** All parts as they are cut, laid on their sheets; the order of building. */
+/** All parts as they are cut, laid on their sheets. */
 export function PlansSheet({ design }: { readonly design: Design }) {
-  const dispatch = useAppDispatch();
-  const scale = useAppSelector((state) => state.plans.scale);
-  const folds = useRecords('trialFolds');
-  useEffect(() => {
-    const later = setTimeout(() => void dispatch(layOutParts(design, folds, scale)), SETTLES);
-    return () => {
-      clearTimeout(later);
-      dispatch(cancelLaying());
-    };
-  }, [dispatch, design, folds, scale]);
+  useLaidParts(design);
   return <Drawing design={design} handles={NO_HANDLES} own={{ name: 'Sheets', sheet: <Sheets design={design} /> }} />;
 }
 
@@ -94,10 +81,8 @@ function Sheets({ design }: { readonly design: Design }) {
   });
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className={`min-h-0 flex-1 ${view === 'order' ? '' : 'pt-9'}`}>
-        {view === 'order' ? (
-          <BuildOrder design={design} list={laid.list} />
-        ) : view === 'part' ? (
+      <div className="min-h-0 flex-1 pt-9">
+        {view === 'part' ? (
           part ? (
             <PartDrawing part={part} />
           ) : (

@@ -1,6 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
+import { bench } from '../bench/stage';
 import { brief } from '../brief/stage';
 import { glider } from '../glider/stage';
 import { plans } from '../plans/stage';
@@ -28,6 +29,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   power,
   plans,
   glider,
+  bench,
 };
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);

@@ -11,7 +11,6 @@ import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
 import { told } from '../shell/told';
 import { GateReadings } from './GateReadings';
-import { MeterZero } from './MeterZero';
 
 const KINDS: Readonly<Record<BuildStep['kind'], string>> = {
   test: 'try',
@@ -43,7 +42,6 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
         {steps.length} steps, about {Math.round(left / 6) / 10} hours left. Measure before you glue: what a gate asks is
         read first, dry.
       </p>
-      <MeterZero />
       <ol className="mt-2">
         {steps.map((step, index) => (
           <Step

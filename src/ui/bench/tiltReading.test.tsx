@@ -4,7 +4,9 @@ import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { show } from '#/tests/render';
-import { PhoneTilt } from './PhoneTilt';
+import { TiltReading } from './TiltReading';
+
+const GATE = { step: 'wing-mount-gate' };
 
 const Orientation: { requestPermission: (() => Promise<string>) | undefined } = { requestPermission: undefined };
 
@@ -28,7 +30,7 @@ const says = (words: RegExp) => waitFor(() => expect(screen.getByRole('status').
 
 test('a slope is read, turned between, and taken without the zero of the phone', async () => {
   const onRead = vi.fn();
-  const { hand } = await show(demoDesign('lagoon-postman'), <PhoneTilt of="left" onRead={onRead} />);
+  const { hand } = await show(demoDesign('lagoon-postman'), <TiltReading gate={GATE} side="left" onRead={onRead} />);
   await hand.click(screen.getByRole('button', { name: 'Read left by this phone' }));
   await says(/^Lay the phone flat/);
   shows(null);
@@ -48,7 +50,7 @@ test('a slope is read, turned between, and taken without the zero of the phone',
 
 test('refused, not there, gone in the middle, and stopped: each is said, and nothing is taken', async () => {
   const onRead = vi.fn();
-  const { hand } = await show(demoDesign('lagoon-postman'), <PhoneTilt of="right" onRead={onRead} />);
+  const { hand } = await show(demoDesign('lagoon-postman'), <TiltReading gate={GATE} side="right" onRead={onRead} />);
   const read = () => hand.click(screen.getByRole('button', { name: 'Read right by this phone' }));
   Orientation.requestPermission = () => Promise.resolve('denied');
   await read();
@@ -75,6 +77,6 @@ test('refused, not there, gone in the middle, and stopped: each is said, and not
 
 test('a screen that no hand holds offers no sensor', async () => {
   Object.defineProperty(navigator, 'maxTouchPoints', { value: 0, configurable: true });
-  await show(demoDesign('lagoon-postman'), <PhoneTilt of="left" onRead={vi.fn()} />);
+  await show(demoDesign('lagoon-postman'), <TiltReading gate={GATE} side="left" onRead={vi.fn()} />);
   expect(screen.queryByRole('button')).toBeNull();
 });

@@ -1,12 +1,16 @@
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import { type Gate, readingAt } from '@/core/8-bench/gates';
 import type { Design } from '@/core/2-document/schema/design';
+import { toast } from 'sonner';
+import { bench } from '@/instruments/standIns';
 import { readGate } from '@/store/bench';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../numbers/Say';
-import { PhoneTilt } from './PhoneTilt';
+import { Button } from '../shell/buttons';
+import { TiltReading } from './TiltReading';
+import { useRehearsed } from './useRehearsed';
 
 const LOOKS: Readonly<Record<GateVerdict['state'], string>> = {
   open: 'border-rule text-faint',
@@ -30,9 +34,10 @@ interface GateReadingsProps {
 }
 
 /** What is read at a gate, left and right, and at once what it means. */
-export function GateReadings({ design, verdict: { gate, state, words }, isOld }: GateReadingsProps) {
+export function GateReadings({ design, verdict: { gate, state, words, shims }, isOld }: GateReadingsProps) {
   const dispatch = useAppDispatch();
   const zero = useAppSelector((state) => state.settings.meterZero);
+  const isMadeUp = useRehearsed();
   /** As the meter shows it. */
   const shown = (value: number | undefined) =>
     value === undefined ? undefined : Math.round(1000 * (value + zero)) / 1000;
@@ -56,9 +61,9 @@ export function GateReadings({ design, verdict: { gate, state, words }, isOld }:
             onClear={() => dispatch(readGate(gate, side, undefined))}
           />
         ))}
-        {gate.quantity === 'incidence' &&
+        {(gate.quantity === 'incidence' || isMadeUp) &&
           gate.sides.map((side) => (
-            <PhoneTilt key={side} of={side} onRead={(slope) => dispatch(readGate(gate, side, slope))} />
+            <TiltReading key={side} gate={gate} side={side} onRead={(slope) => dispatch(readGate(gate, side, slope))} />
           ))}
       </div>
       <p
@@ -68,7 +73,23 @@ export function GateReadings({ design, verdict: { gate, state, words }, isOld }:
       >
         <Say words={words} />
       </p>
+      {isMadeUp && (state === 'shim' || state === 'stop') && !isOld && <SetRight verdict={{ gate, state, shims }} />}
     </div>
+  );
+}
+
+/** In a rehearsal: what a hand would do to the made-up airframe; then it is to be read anew. */
+function SetRight({ verdict: { gate, shims } }: { readonly verdict: Pick<GateVerdict, 'gate' | 'state' | 'shims'> }) {
+  const dispatch = useAppDispatch();
+  const set = async () => {
+    const because = await bench.shim(gate.step, shims);
+    if (because) toast(because);
+    else gate.sides.forEach((side) => dispatch(readGate(gate, side, undefined)));
+  };
+  return (
+    <Button className="mt-1 min-h-11" onClick={() => void set()}>
+      {shims.length > 0 ? 'The shims are in' : 'Taken apart and set anew'}
+    </Button>
   );
 }
 

@@ -9,6 +9,7 @@ import { gatesOf } from '@/core/8-bench/gates';
 import { judgeGates } from '@/core/8-bench/judgeGate';
 import { gatesJudged } from '@/store/benchSlice';
 import { BuildOrder } from './BuildOrder';
+import { Instruments } from './Instruments';
 
 afterEach(cleanup);
 
@@ -56,7 +57,17 @@ test('a gate is read and judged; what is not green holds up the glue until someo
 test('a meter that is off is told by turning it round, and taken off what is read', async () => {
   const first = demoDesign('lagoon-postman');
   const list = cutListOf(first);
-  const { hand, dispatch, design } = await show(first, <Now of={(of) => <BuildOrder design={of} list={list} />} />);
+  const { hand, dispatch, design } = await show(
+    first,
+    <Now
+      of={(of) => (
+        <>
+          <Instruments />
+          <BuildOrder design={of} list={list} />
+        </>
+      )}
+    />,
+  );
   dispatch(gatesJudged({ of: first, verdicts: judgeGates(first, gatesOf(first)) }));
   await screen.findAllByRole('status', { name: 'Gate of Wing' });
   await fill(hand, 'Tilt meter on any face', '2.9');

@@ -1,0 +1,13 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { Instruments } from './Instruments';
+import { Rehearsal } from './Rehearsal';
+
+/** What it is measured with, and a build to practise on. */
+export function BenchStage({ design }: { readonly design: Design }) {
+  return (
+    <>
+      <Instruments />
+      <Rehearsal design={design} />
+    </>
+  );
+}

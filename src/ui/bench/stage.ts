@@ -1,0 +1,14 @@
+import { hasWing } from '../stages/isStarted';
+import type { StageEntry } from '../stages/stage';
+import { BenchSheet } from './BenchSheet';
+import { BenchStage } from './BenchStage';
+
+export const bench = {
+  path: 'bench',
+  title: 'Bench',
+  isStarted: (design) => hasWing(design) && (design.built.length > 0 || design.surfaces.some(({ asBuilt }) => asBuilt)),
+  task: 'Build in this order. Before each joint is glued, read it dry: right, a shim, or a stop. Glue only what is green.',
+  fields: [['Instruments', 'Angles are read']],
+  Sheet: BenchSheet,
+  Inputs: BenchStage,
+} as const satisfies StageEntry;
