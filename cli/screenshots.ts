@@ -30,7 +30,6 @@ const VIEWS: readonly View[] = [
     },
   },
   { file: 'wing', design: 'Lagoon Postman', stage: 'Wing' },
-  { file: 'front', design: 'Polly Drift', stage: 'Wing', prepare: look('Front') },
   { file: 'space', design: 'Tandem Ferry', stage: 'Wing', prepare: look('3D') },
   { file: 'section', design: 'Gannet Vee', stage: 'Section' },
   {
@@ -64,6 +63,23 @@ const VIEWS: readonly View[] = [
       await page.getByRole('combobox', { name: 'Beside it, changed' }).click();
       await page.getByRole('option', { name: 'balance aft by' }).click();
       await page.getByText(/^Changed it/).waitFor();
+    },
+  },
+  {
+    file: 'bench',
+    design: 'Lagoon Postman',
+    stage: 'Bench',
+    prepare: async (page) => {
+      await look('Gates')(page);
+      for (const [side, read] of [
+        ['left', '1.9'],
+        ['right', '1.2'],
+      ] as const) {
+        const field = page.getByRole('textbox', { name: `Along the chord, ${side}` });
+        await field.fill(read);
+        await field.press('Enter');
+      }
+      await page.getByText(/^Not yet: /).waitFor();
     },
   },
   {

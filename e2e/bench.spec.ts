@@ -82,14 +82,18 @@ test('a whole build is rehearsed: made-up errors are read by made-up meters, shi
   for (let index = 0; index < count; index++) {
     const gate = gates.nth(index);
     const verdict = gate.getByRole('status', { name: /^Gate of / });
-    for (let turn = 0; turn < 5; turn++) {
+    const read = async () => {
       for (const side of ['left', 'right'] as const)
         if ((await gate.getByRole('button', { name: `Read ${side} by` }).count()) > 0)
           await readMadeUp(page, gate, side);
       await expect(verdict).toContainText(/^(Right as it is|Not yet|Stop)/);
-      if (/^Right/.test((await verdict.textContent()) ?? '')) break;
+      return verdict.textContent();
+    };
+    let said = await read();
+    for (let turn = 0; turn < 4 && !said?.startsWith('Right'); turn++) {
       await gate.getByRole('button', { name: /^(The shims are in|Taken apart and set anew)$/ }).click();
       await expect(verdict).toContainText(/^To be read/);
+      said = await read();
     }
     await expect(verdict).toContainText(/^Right as it is/);
   }

@@ -58,7 +58,8 @@ export const serial: Driver = {
         .pipeThrough(new TextDecoderStream() as ReadableWritablePair<string, Uint8Array>)
         .getReader();
       let rest = '';
-      while (!isClosed) {
+      // Closing it cancels the reader, and that ends what it reads.
+      for (;;) {
         const { value, done } = await reader.read();
         if (done) break;
         const lines = (rest + value).split(/\r?\n/);

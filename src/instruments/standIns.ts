@@ -11,13 +11,14 @@ const SILENT = 4000;
 const GONE = 'The server with the made-up instruments does not answer: start Inclinar with npm start.';
 
 /** Sends something to the bench; null, or why it was not taken. */
-async function send(path: string, body: unknown, method = 'POST'): Promise<string | null> {
+async function send(path: string, body: unknown, method: 'POST' | 'DELETE' = 'POST'): Promise<string | null> {
+  const request: RequestInit = {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  };
   try {
-    const answer = await fetch(ROOT + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    });
+    const answer = await fetch(ROOT + path, request);
     if (answer.ok) return null;
     const told = (await answer.json().catch(() => null)) as { because?: unknown } | null;
     return typeof told?.because === 'string' ? told.because : GONE;

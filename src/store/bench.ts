@@ -23,23 +23,34 @@ export const readGate =
   (dispatch) =>
     dispatch(editDesign((design) => withReading(design, gate, side, value)));
 
+/** Keeps a reading with the design that is open; null, or why it was not kept. */
+export const keepReading =
+  (reading: Omit<BenchReading, 'at' | 'revision'>): AppThunk<Promise<string | null>> =>
+  async (_dispatch, getState, { designs }) => {
+    const { session, document } = getState();
+    if (session.id === null) return 'No design is open.';
+    const basedOn = document.present?.basedOn;
+    try {
+      await designs.records.put('benchReadings', session.id, {
+        ...reading,
+        at: new Date().toISOString(),
+        ...(basedOn ? { revision: basedOn } : {}),
+      });
+      return null;
+    } catch {
+      return 'It was not kept: there is no room left in this browser.';
+    }
+  };
+
 /** Record of a gate that was passed though it was not green. */
 export const overrideId = (step: string): string => `passed-${step}`;
 
 /** Keeps why a gate was passed all the same. */
 export const passAllTheSame =
   ({ step, part }: Gate, reason: string): AppThunk<Promise<void>> =>
-  async (_dispatch, getState, { designs }) => {
-    const { session, document } = getState();
-    if (session.id === null) return;
-    const reading: BenchReading = {
-      id: overrideId(step),
-      at: new Date().toISOString(),
-      ...(document.present?.basedOn ? { revision: document.present.basedOn } : {}),
-      what: 'other',
-      part,
-      value: 0,
-      notes: reason.slice(0, 2000),
-    };
-    await designs.records.put('benchReadings', session.id, reading);
+  async (dispatch) => {
+    const because = await dispatch(
+      keepReading({ id: overrideId(step), what: 'other', part, value: 0, notes: reason.slice(0, 2000) }),
+    );
+    if (because) throw new Error(because);
   };

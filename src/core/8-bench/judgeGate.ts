@@ -122,6 +122,10 @@ function judged(design: Design, gate: Gate, numbers: Numbers): GateVerdict {
   return { ...shown, ...outside(gate, known, { bears, apart }) };
 }
 
+/** Farther apart nobody seats it: what it would bear then is not said. */
+const atMost = (difference: Degrees): Words =>
+  difference > MOST_TURN ? say`more than ${degrees(MOST_TURN, 0)}` : say`${degrees(difference, 1)}`;
+
 const bornWords = (gate: Gate, bears: Range | null, apart: Range | null): Words =>
   gate.quantity === 'square'
     ? apart === null || isEmpty(apart)
@@ -129,10 +133,8 @@ const bornWords = (gate: Gate, bears: Range | null, apart: Range | null): Words 
       : say`it bears ${degrees(apart[0], 1)} to ${degrees(apart[1], 1)}`
     : bears === null || isEmpty(bears)
       ? say`nothing is known of what it bears`
-      : say`it bears readings from ${degrees(bears[0], 1)} to ${degrees(bears[1], 1)}${
-          apart === null || isEmpty(apart)
-            ? ''
-            : say`, ${degrees(Math.min(-apart[0], apart[1]), 1)} between left and right`
+      : say`it bears readings from ${degrees(Math.max(bears[0], gate.expected - MOST_TURN), 1)} to ${degrees(Math.min(bears[1], gate.expected + MOST_TURN), 1)}${
+          apart === null || isEmpty(apart) ? '' : say`, ${atMost(Math.min(-apart[0], apart[1]))} between left and right`
         }`;
 
 const openWords = (gate: Gate, bears: Range | null, apart: Range | null): Words =>

@@ -16,7 +16,12 @@ export function BenchSheet({ design }: { readonly design: Design }) {
 
 function Order({ design }: { readonly design: Design }) {
   const { laid, failure } = useAppSelector((state) => state.plans);
-  if (laid) return <BuildOrder design={design} list={laid.list} />;
+  if (laid)
+    return (
+      <div className="h-full pt-11">
+        <BuildOrder design={design} list={laid.list} />
+      </div>
+    );
   return (
     <p className="p-6 pt-12 text-faint">
       {failure ? `The parts could not be worked out: ${failure}` : 'Working out the parts…'}

@@ -1,6 +1,8 @@
 import type { Design } from '@/core/2-document/schema/design';
 import { Instruments } from './Instruments';
+import { OnTwoScales } from './OnTwoScales';
 import { Rehearsal } from './Rehearsal';
+import { Weighed } from './Weighed';
 
 /** What it is measured with, and a build to practise on. */
 export function BenchStage({ design }: { readonly design: Design }) {
@@ -8,6 +10,8 @@ export function BenchStage({ design }: { readonly design: Design }) {
     <>
       <Instruments />
       <Rehearsal design={design} />
+      <Weighed design={design} />
+      <OnTwoScales design={design} />
     </>
   );
 }

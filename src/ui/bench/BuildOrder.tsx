@@ -6,6 +6,7 @@ import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import { judgeGatesOf, overrideId, passAllTheSame } from '@/store/bench';
 import { editDesign } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { Choices } from '../fields/Choices';
 import { Say } from '../numbers/Say';
 import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
@@ -22,12 +23,20 @@ const KINDS: Readonly<Record<BuildStep['kind'], string>> = {
   check: 'check',
 };
 
+type Shown = 'all' | 'left' | 'gates';
+const SHOWN: readonly (readonly [Shown, string])[] = [
+  ['all', 'All steps'],
+  ['left', 'Left to do'],
+  ['gates', 'Gates'],
+];
+
 /** The build step by step, ticks kept with the design. */
 export function BuildOrder({ design, list }: { readonly design: Design; readonly list: CutList }) {
   const dispatch = useAppDispatch();
   const steps = buildOrder(design, list);
   const done = new Set(design.built);
   const { verdictOf, isOld } = useVerdicts(design);
+  const [shown, setShown] = useState<Shown>('all');
   const left = steps.filter(({ id }) => !done.has(id)).reduce((sum, { minutes }) => sum + minutes, 0);
   const tick = (id: string) =>
     dispatch(
@@ -37,23 +46,34 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
       })),
     );
   return (
-    <div className="h-full overflow-y-auto px-5 pt-10 pb-4" tabIndex={0} role="region" aria-label="Build order">
+    <div className="h-full overflow-y-auto px-5 pb-4" tabIndex={0} role="region" aria-label="Build order">
       <p className="text-read">
         {steps.length} steps, about {Math.round(left / 6) / 10} hours left. Measure before you glue: what a gate asks is
         read first, dry.
       </p>
+      <Choices
+        joined
+        className="mt-1.5 w-fit"
+        label="Steps that are shown"
+        options={SHOWN}
+        value={shown}
+        onChange={(next) => next && setShown(next)}
+      />
       <ol className="mt-2">
-        {steps.map((step, index) => (
-          <Step
-            key={step.id}
-            {...{ step, design, isOld }}
-            number={index + 1}
-            isDone={done.has(step.id)}
-            onTick={() => tick(step.id)}
-            gate={verdictOf.get(step.id)}
-            before={verdictOf.get(`before ${step.id}`)}
-          />
-        ))}
+        {steps
+          .map((step, index) => ({ step, index }))
+          .filter(({ step }) => shown === 'all' || (shown === 'left' ? !done.has(step.id) : verdictOf.has(step.id)))
+          .map(({ step, index }) => (
+            <Step
+              key={step.id}
+              {...{ step, design, isOld }}
+              number={index + 1}
+              isDone={done.has(step.id)}
+              onTick={() => tick(step.id)}
+              gate={verdictOf.get(step.id)}
+              before={verdictOf.get(`before ${step.id}`)}
+            />
+          ))}
       </ol>
     </div>
   );

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { memo, type ReactNode, useEffect } from 'react';
 import { useAppSelector } from '@/store/hooks';
 import { BalanceBeam } from '../beam/BalanceBeam';
@@ -39,7 +40,10 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
           <StageList id={id} />
         </PacedProvider>
         <main
-          className="min-w-0 flex-1 contain-strict will-change-transform phone:h-[36vh] phone:flex-none phone:border-b phone:border-rule"
+          className={clsx(
+            'min-w-0 flex-1 contain-strict will-change-transform phone:flex-none phone:border-b phone:border-rule',
+            stage.worksOnSheet ? 'phone:h-[56vh]' : 'phone:h-[36vh]',
+          )}
           aria-label="Drawing"
           data-testid="sheet"
         >

@@ -1,5 +1,5 @@
 import type { Degrees, Fraction, Millimetres } from '@/core/1-base/units/convert';
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
+import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { turnOfShim } from '@/core/3-shape/geometry/shim';
 import { prepare } from '@/core/6-groups/solution/prepare';
@@ -68,7 +68,7 @@ export function standBears(design: Design, hidden: HiddenAirframe): readonly [fr
   const prepared = prepare(design, {});
   const weighed = prepared?.weights.properties;
   if (!prepared || !weighed) return null;
-  const mass = 1000 * weighed.total * (1 + hidden.mass);
+  const mass = gramsFromKilograms(weighed.total) * (1 + hidden.mass);
   const at = millimetresFromMetres(prepared.about[0]) + hidden.balance;
   const [front, rear] = standAt(design);
   const share = (at - front) / (rear - front);

@@ -1,0 +1,103 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { demoDesign } from '#/demo';
+import { fill, Now, show } from '#/tests/render';
+import { showing, standIn } from '@/core/8-bench/instruments/standIn';
+import { rehearsed } from '@/store/benchSlice';
+import { meterChosen } from '@/store/settingsSlice';
+import { BenchStage } from './BenchStage';
+
+/** The streams that were opened, and what they can be made to say. */
+const streams: FakeStream[] = [];
+class FakeStream {
+  readonly heard = new Map<string, (event: { data: string }) => void>();
+  isClosed = false;
+  constructor(readonly address: string) {
+    streams.push(this);
+  }
+  addEventListener(name: string, hear: (event: { data: string }) => void): void {
+    this.heard.set(name, hear);
+  }
+  close(): void {
+    this.isClosed = true;
+  }
+  /** Says what stands on a stand for two seconds. */
+  stands(from: number, values: readonly number[]): void {
+    const device = { ...standIn('stand', 1), zero: [2, -1], drift: 0, bumpsEvery: 1e9 };
+    for (let count = 0; count < 22; count++) {
+      const shown = showing(device, count, from + count / 10, { values, since: -9, before: values });
+      act(() => this.heard.get('shown')?.({ data: JSON.stringify(shown) }));
+    }
+  }
+}
+
+const asked: [string, unknown][] = [];
+beforeEach(() => {
+  streams.length = 0;
+  asked.length = 0;
+  vi.stubGlobal('EventSource', FakeStream);
+  vi.stubGlobal('fetch', (address: string, init?: { body: string }) => {
+    asked.push([address, init && JSON.parse(init.body)]);
+    return Promise.resolve(new Response('{}', { headers: { 'Content-Type': 'application/json' } }));
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const stage = () => show(demoDesign('lagoon-postman'), <Now of={(design) => <BenchStage design={design} />} />);
+
+test('what is weighed counts, and what it will fly at is known better for it', async () => {
+  const { hand, design } = await stage();
+  const before = (await screen.findByText(/^\d+(\.\d)? g ± \d+(\.\d)? g$/)).textContent;
+  const band = (text: string | null) => Number(/± ([\d.]+)/.exec(text ?? '')![1]);
+  await fill(hand, 'Wing', '150');
+  await waitFor(() => expect(design().surfaces[0]!.measuredMass).toBe(150));
+  await waitFor(() => expect(band(screen.getByText(/ g ± /).textContent)).toBeLessThan(band(before)));
+  expect(screen.getByText(/% (heavier|lighter)$/)).toBeTruthy();
+  await hand.clear(screen.getByRole('textbox', { name: 'Wing' }));
+  await hand.keyboard('{Enter}');
+  await waitFor(() => expect(design().surfaces[0]!.measuredMass).toBeUndefined());
+});
+
+test('two scales say where it balances, how far the pack has to slide, and the reading is kept', async () => {
+  const { hand } = await stage();
+  await fill(hand, 'Front support at', '200');
+  await fill(hand, 'Rear support at', '400');
+  await fill(hand, 'Front scale', '200');
+  await fill(hand, 'Rear scale', '200');
+  const told = await screen.findByRole('status', { name: 'Balance on two scales' });
+  expect(told.textContent).toMatch(/It weighs400 g.*It balances at300 mm/);
+  expect(told.textContent).toMatch(/behind where it was computed\. Slide .* forward/);
+  await hand.click(screen.getByRole('button', { name: 'Keep this reading' }));
+  await screen.findByText('Kept: 300 mm');
+  await fill(hand, 'Rear support at', '150');
+  expect((await screen.findByRole('alert')).textContent).toMatch(/^The rear support must lie behind/);
+});
+
+test('the made-up stand is read empty first, then with the aircraft on it; gone, it says so and nothing is taken', async () => {
+  const { hand, dispatch, id } = await stage();
+  dispatch(meterChosen('standIn'));
+  dispatch(rehearsed(id));
+  const begin = () => hand.click(screen.getByRole('button', { name: 'Read the balance stand' }));
+  await waitFor(begin);
+  await waitFor(() => expect(streams.at(-1)!.address).toBe('/instruments/stream/stand'));
+  streams.at(-1)!.stands(0, [0, 0]);
+  await hand.click(await screen.findByRole('button', { name: 'It lies on it' }));
+  expect(asked.at(-1)).toEqual(['/instruments/lay', { kind: 'stand', on: { stand: true } }]);
+  streams.at(-1)!.stands(5, [210, 190]);
+  await waitFor(() => expect(screen.getByRole('textbox', { name: 'Front scale' })).toHaveProperty('value', '210'));
+  expect(screen.getByRole('textbox', { name: 'Rear scale' })).toHaveProperty('value', '190');
+  await waitFor(() => expect(streams.at(-1)!.isClosed).toBe(true));
+  await begin();
+  await waitFor(() => expect(streams.at(-1)!.isClosed).toBe(false));
+  act(() => streams.at(-1)!.heard.get('empty')!({ data: '{}' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(
+    /battery of the made-up instrument is empty\. Nothing/,
+  );
+  await hand.click(screen.getByRole('button', { name: 'New battery' }));
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+});
