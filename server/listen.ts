@@ -7,12 +7,15 @@ const TRIES = 20;
 /** No port could be had: why, and what to do. */
 export class NoPortError extends Error {}
 
-/** Listens on 127.0.0.1 at the wanted port, or at the next free one. @throws NoPortError when none can be had */
-export async function listenOn(server: Server, wanted: number): Promise<number> {
+/** This machine alone, and all that reach it. */
+export const HOSTS = { alone: '127.0.0.1', open: '0.0.0.0' } as const;
+
+/** Listens at the wanted port, or at the next free one; on this machine alone unless it is told otherwise. @throws NoPortError when none can be had */
+export async function listenOn(server: Server, wanted: number, host: string = HOSTS.alone): Promise<number> {
   for (let port = wanted; port <= Math.min(65535, wanted + TRIES); port++) {
     const fault = await new Promise<NodeJS.ErrnoException | null>((resolve) => {
       server.once('error', resolve);
-      server.listen(port, '127.0.0.1', () => {
+      server.listen(port, host, () => {
         server.off('error', resolve);
         resolve(null);
       });

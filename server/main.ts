@@ -1,8 +1,12 @@
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
-import { isOursAt, listenOn, NoPortError } from './listen';
-import { HELP, readArguments } from './readArguments';
+import { HOSTS, isOursAt, listenOn, NoPortError } from './listen';
+import { addressesOf, ownCertificate } from './network';
+import { type Arguments, HELP, readArguments } from './readArguments';
+
+type Serving = Extract<Arguments, { readonly kind: 'serve' }>;
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 
@@ -12,7 +16,7 @@ function refuse(because: string): never {
   process.exit(2);
 }
 
-async function serve(wanted: number): Promise<void> {
+async function serve({ port: wanted, isOpen, isSecure }: Serving): Promise<void> {
   if (wanted !== 0 && (await isOursAt(wanted))) {
     say(`Inclinar runs already: http://127.0.0.1:${wanted}`);
     say(
@@ -21,8 +25,9 @@ async function serve(wanted: number): Promise<void> {
     say('One with a storage of its own can be started with --port and another number.');
     return;
   }
-  const server = createServer(createApp(fileURLToPath(new URL('../app', import.meta.url))));
-  const port = await listenOn(server, wanted).catch((error: unknown) =>
+  const app = createApp(fileURLToPath(new URL('../app', import.meta.url)));
+  const server = isSecure ? createSecureServer(await ownCertificate(), app) : createServer(app);
+  const port = await listenOn(server, wanted, isOpen ? HOSTS.open : HOSTS.alone).catch((error: unknown) =>
     refuse(error instanceof NoPortError ? error.message : 'No port could be opened. Give another one with --port.'),
   );
   if (wanted !== 0 && port !== wanted) {
@@ -31,11 +36,21 @@ async function serve(wanted: number): Promise<void> {
       'Browsers keep designs by address: those made at another port are not seen here. Export them there and import them here.',
     );
   }
-  say(`Inclinar is ready: http://127.0.0.1:${port}`);
+  const scheme = isSecure ? 'https' : 'http';
+  say(`Inclinar is ready: ${scheme}://127.0.0.1:${port}`);
+  if (isOpen) {
+    for (const address of addressesOf()) say(`On the local network:  ${scheme}://${address}:${port}`);
+    say('Whoever is on that network reaches this page and its made-up instruments; designs stay in each browser.');
+    say(
+      isSecure
+        ? 'The certificate is of its own: a browser asks once whether to trust it. Offline a phone needs one that it trusts.'
+        : 'Without https a phone logs, shows and exports while the page is open; its tilt sensor and offline use need --https.',
+    );
+  }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
 }
 
 const asked = readArguments(process.argv.slice(2), process.env);
 if (asked.kind === 'refused') refuse(asked.because);
 else if (asked.kind === 'help') process.stdout.write(HELP);
-else await serve(asked.port);
+else await serve(asked);

@@ -101,10 +101,13 @@ test('where no port can be had it says what to do', async () => {
 });
 
 test.each([
-  [['--port', '8080'], { kind: 'serve', port: 8080 }],
-  [['-p', '0'], { kind: 'serve', port: 0 }],
-  [['--port=81'], { kind: 'serve', port: 81 }],
-  [[], { kind: 'serve', port: 4173 }],
+  [['--port', '8080'], { kind: 'serve', port: 8080, isOpen: false, isSecure: false }],
+  [['--host'], { kind: 'serve', port: 4173, isOpen: true, isSecure: false }],
+  [['--host', '--https', '-p', '9000'], { kind: 'serve', port: 9000, isOpen: true, isSecure: true }],
+  [['--https'], { kind: 'refused', because: expect.stringMatching(/--https goes with --host/) }],
+  [['-p', '0'], { kind: 'serve', port: 0, isOpen: false, isSecure: false }],
+  [['--port=81'], { kind: 'serve', port: 81, isOpen: false, isSecure: false }],
+  [[], { kind: 'serve', port: 4173, isOpen: false, isSecure: false }],
   [['--help'], { kind: 'help' }],
   [['--port'], { kind: 'refused', because: expect.stringMatching(/--port needs a number behind it/) }],
   [['-p'], { kind: 'refused', because: expect.stringMatching(/-p needs a number/) }],
@@ -121,6 +124,6 @@ test.each([
 });
 
 test('the port of the environment counts, and a wrong one is refused', () => {
-  expect(readArguments([], { PORT: '99' })).toEqual({ kind: 'serve', port: 99 });
+  expect(readArguments([], { PORT: '99' })).toMatchObject({ kind: 'serve', port: 99 });
   expect(readArguments([], { PORT: '' })).toMatchObject({ kind: 'refused' });
 });

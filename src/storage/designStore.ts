@@ -1,3 +1,4 @@
+import { v4 as uuid } from 'uuid';
 import { NO_RECORDS, type Records } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import { isSharedParts } from '@/core/2-document/assembly/sharedParts';
@@ -19,7 +20,8 @@ export type SaveOutcome =
     }
   | { readonly kind: 'conflict'; readonly generation: number };
 
-const newId = (): string => crypto.randomUUID();
+/** Also where the page came over plain http, which has no such number of its own. */
+const newId = (): string => uuid();
 
 /** What happened to a design that comes in. */
 export interface Beside {

@@ -1,3 +1,4 @@
+import { v4 as uuid } from 'uuid';
 import type { InclinarDatabase, StoredSetting } from './database';
 import { takeRow } from './takeRow';
 
@@ -23,7 +24,7 @@ export function settingsTable(database: InclinarDatabase) {
       database.transaction('rw', settings, async () => {
         const before = await settings.get(key);
         if (before && !isSound(before.value))
-          await settings.put({ key: `${ASIDE}${key} ${crypto.randomUUID()}`, value: before.value });
+          await settings.put({ key: `${ASIDE}${key} ${uuid()}`, value: before.value });
         const value = recipe(before?.value);
         await settings.put({ key, value });
         return value;

@@ -1,3 +1,4 @@
+import { v4 as uuid } from 'uuid';
 import { combinationsOf, type Combination, mountCombination, type Slot } from '@/core/2-document/assembly/combinations';
 import {
   type Assembly,
@@ -66,9 +67,7 @@ export const shareAssembly = (id: string): AppThunk<EditOutcome> =>
   editDesign((design) => ({
     ...design,
     assemblies: design.assemblies.map((assembly) =>
-      assembly.id === id
-        ? { ...assembly, sharedId: crypto.randomUUID(), origin: { ...originOf(design, assembly) } }
-        : assembly,
+      assembly.id === id ? { ...assembly, sharedId: uuid(), origin: { ...originOf(design, assembly) } } : assembly,
     ),
   }));
 

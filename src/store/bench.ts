@@ -42,6 +42,14 @@ export const keepReading =
     }
   };
 
+/** Takes a reading away again. */
+export const forgetReading =
+  (id: string): AppThunk<Promise<void>> =>
+  async (_dispatch, getState, { designs }) => {
+    const { session } = getState();
+    if (session.id !== null) await designs.records.remove('benchReadings', session.id, id);
+  };
+
 /** Record of a gate that was passed though it was not green. */
 export const overrideId = (step: string): string => `passed-${step}`;
 

@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { Instruments } from './Instruments';
 import { OnTwoScales } from './OnTwoScales';
 import { Rehearsal } from './Rehearsal';
+import { Throws } from './Throws';
 import { Weighed } from './Weighed';
 
 /** What it is measured with, and a build to practise on. */
@@ -12,6 +13,7 @@ export function BenchStage({ design }: { readonly design: Design }) {
       <Rehearsal design={design} />
       <Weighed design={design} />
       <OnTwoScales design={design} />
+      <Throws design={design} />
     </>
   );
 }

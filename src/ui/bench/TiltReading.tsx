@@ -91,6 +91,8 @@ function By({ driver, gate, side, onRead }: TiltReadingProps & { readonly driver
     toast(`Read ${decimal(next.slope, 2)}°; ${METER[driver.id]} shows ${decimal(next.zero, 2)}° when level.`);
   });
   const begin = async () => {
+    // What was read before, and why it ended, is over.
+    setState(null);
     const why = await driver.ask('tilt');
     setRefused(why);
     setLast(null);

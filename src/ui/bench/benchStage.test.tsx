@@ -101,3 +101,22 @@ test('the made-up stand is read empty first, then with the aircraft on it; gone,
   await hand.click(screen.getByRole('button', { name: 'New battery' }));
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
 });
+
+test('travels are read in degrees or at the edge, judged against the drawing, kept and taken away', async () => {
+  const { hand } = await stage();
+  const told = await screen.findByRole('status', { name: 'Throws of Elevator' });
+  expect(told.textContent).toMatch(/^To be read with full stick: up /);
+  const drawn = Number((await screen.findByRole('textbox', { name: 'Elevator up, left' })).getAttribute('placeholder'));
+  await fill(hand, 'Elevator up, left', String(drawn / 2));
+  await waitFor(() => expect(told.textContent).toMatch(/^Up on the left it travels .*move the pushrod/));
+  await hand.click(screen.getByRole('radio', { name: 'at the edge' }));
+  await fill(hand, 'Elevator up, left', '900');
+  expect(await screen.findByText(/must lie between 0 and \d+ mm/)).toBeTruthy();
+  const edge = Number(screen.getByRole('textbox', { name: 'Elevator up, right' }).getAttribute('placeholder'));
+  await hand.keyboard('{Escape}');
+  await fill(hand, 'Elevator up, left', String(edge));
+  await waitFor(() => expect(told.textContent).toMatch(/^To be read/));
+  await hand.clear(screen.getByRole('textbox', { name: 'Elevator up, left' }));
+  await hand.keyboard('{Enter}');
+  await waitFor(() => expect(screen.getByRole('textbox', { name: 'Elevator up, left' })).toHaveProperty('value', ''));
+});

@@ -59,12 +59,14 @@ test('refused, not there, gone in the middle, and stopped: each is said, and not
   await read();
   expect((await screen.findByRole('alert')).textContent).toMatch(/^This device shows no tilt/);
   await read();
+  await says(/^Lay the phone flat/);
   isLaid(1);
   Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true });
   act(() => void document.dispatchEvent(new Event('visibilitychange')));
   expect((await screen.findByRole('alert')).textContent).toMatch(/^The page was left/);
   Object.defineProperty(document, 'visibilityState', { value: 'visible', configurable: true });
   await read();
+  await says(/^Lay the phone flat/);
   isLaid(1);
   await hand.click(screen.getByRole('button', { name: 'Stop' }));
   isLaid(1);
