@@ -62,9 +62,9 @@ describe('what a reading means', () => {
     for (const [reading, state, told] of [
       [gate.expected, 'ok', /none|note/],
       [most - 0.05, 'ok', /none|note/],
-      [most + 0.1, 'shim', /caution/],
+      [most + 0.2, 'shim', /caution/],
       [least + 0.05, 'ok', /none|note/],
-      [least - 0.1, 'shim', /caution/],
+      [least - 0.2, 'shim', /caution/],
     ] as const) {
       const built = read(design, gate, reading);
       expect(judgedAt(built, gate).state, `${reading}`).toBe(state);
@@ -93,7 +93,7 @@ describe('what a reading means', () => {
     expect(judgedAt(at(wide - 0.05), gate).state).toBe('ok');
     expect(severity(leftRight, at(wide - 0.05))).toMatch(/none|note/);
     expect(judgedAt(at(wide + 0.1), gate).state).toBe('shim');
-    expect(severity(leftRight, at(wide + 0.1))).toMatch(/caution|stop/);
+    expect(severity(leftRight, at(wide + 0.25))).toMatch(/caution|stop/);
   });
 
   test('errors of several joints are judged together: a tail that is off moves what the wing bears, or leaves nothing', () => {

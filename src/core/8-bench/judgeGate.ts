@@ -187,8 +187,15 @@ function meanBorne(design: Design, gate: Gate, numbers: Numbers): Range | null {
   if (!moves || !own) return null;
   const perDegree = own.line.momentPerRadian / moves.margin / degreesFromRadians(1);
   const others = moves.total - own.moved;
-  const range = heldWithin(others, perDegree, BUILT_CAUTION * moves.maximumLift);
+  const range = guarded(heldWithin(others, perDegree, BUILT_CAUTION * moves.maximumLift));
   return isEmpty(range) ? NONE : widened([gate.expected + range[0], gate.expected + range[1]], gate.expected);
+}
+
+/** What is read is known to a tenth of a degree at best: a gate is that much stricter than what is borne, or by a tenth of it where little is. C. */
+function guarded([least, most]: Range): Range {
+  if (most <= least) return [least, most];
+  const guard = Math.min(FINEST, 0.1 * (most - least));
+  return [least + guard, most - guard];
 }
 
 /** Nothing is asked finer than it can be read. */
@@ -211,14 +218,15 @@ function differenceBorne(design: Design, gate: Gate, numbers: Numbers): Range | 
   const bySide = (of: (roll: NonNullable<typeof none>) => number, bound: number) =>
     heldWithin(of(none), (of(some) - of(none)) / NUDGE, bound);
   const rate = bySide((roll) => roll.rate, FAST_ROLL);
-  const range =
+  const borne =
     none.command === null || !(none.travel > 0)
       ? rate
       : common(
           rate,
           bySide((roll) => roll.asked, ROLL_CAUTION * none.travel),
         );
-  if (isEmpty(range)) return NONE;
+  if (isEmpty(borne)) return NONE;
+  const range = guarded(borne);
   // A body that is turned farther is no longer told of by straight lines, and by no one’s eye either.
   return widened(gate.quantity === 'square' ? common(range, [-MOST_TURN, MOST_TURN]) : range, 0);
 }
