@@ -187,13 +187,17 @@ function meanBorne(design: Design, gate: Gate, numbers: Numbers): Range | null {
   if (!moves || !own) return null;
   const perDegree = own.line.momentPerRadian / moves.margin / degreesFromRadians(1);
   const others = moves.total - own.moved;
-  const range = guarded(heldWithin(others, perDegree, BUILT_CAUTION * moves.maximumLift));
+  const range = guarded(design, gate, heldWithin(others, perDegree, BUILT_CAUTION * moves.maximumLift));
   return isEmpty(range) ? NONE : widened([gate.expected + range[0], gate.expected + range[1]], gate.expected);
 }
 
-/** What is read is known to a tenth of a degree at best: a gate is that much stricter than what is borne, or by a tenth of it where little is. C. */
-function guarded([least, most]: Range): Range {
-  if (most <= least) return [least, most];
+/**
+ * What is read is known to a tenth of a degree at best: before the glue a gate
+ * is that much stricter than what is borne, or by a tenth of it where little
+ * is. C. What is glued is right as long as it is borne.
+ */
+function guarded(design: Design, { glue }: Gate, [least, most]: Range): Range {
+  if (most <= least || design.built.includes(glue)) return [least, most];
   const guard = Math.min(FINEST, 0.1 * (most - least));
   return [least + guard, most - guard];
 }
@@ -226,7 +230,7 @@ function differenceBorne(design: Design, gate: Gate, numbers: Numbers): Range | 
           bySide((roll) => roll.asked, ROLL_CAUTION * none.travel),
         );
   if (isEmpty(borne)) return NONE;
-  const range = guarded(borne);
+  const range = guarded(design, gate, borne);
   // A body that is turned farther is no longer told of by straight lines, and by no one’s eye either.
   return widened(gate.quantity === 'square' ? common(range, [-MOST_TURN, MOST_TURN]) : range, 0);
 }

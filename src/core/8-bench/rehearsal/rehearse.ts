@@ -98,7 +98,7 @@ export function* rehearse(drawn: Design, seed: number): Steps<Rehearsed> {
     design,
     hidden,
     verdicts: judgeGates(design, gates),
-    truth: judgeGates(truly, gates),
+    truth: judgeGates({ ...truly, built: design.built }, gates),
     readings,
     shims,
   };
