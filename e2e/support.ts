@@ -15,6 +15,7 @@ export const STAGES = [
   'Power',
   'Plans',
   'Glider',
+  'Bench',
 ];
 
 /** Opens a demo design by name, at a stage. */

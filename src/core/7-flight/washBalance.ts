@@ -45,6 +45,12 @@ export function washBalance({ sections, isPaired, reach, answers }: Strips) {
   const paired = Uint8Array.from(isPaired, Number);
   const isLeft = Uint8Array.from(isPaired, (_, i) => Number(isPaired[i - 1] === true));
   const bearing = { lift: 0, drag: 0 };
+  // Upwash alike at both of a pair brings the same to both of every other pair, and nothing to what is in the middle.
+  const rights = sections.map((_, i) => i).filter((i) => paired[i] === 1);
+  const alike = Float64Array.from(
+    rights.flatMap((i) => rights.map((j) => answers[i * size + j]! + answers[(i + 1) * size + j]!)),
+  );
+  const placeOf = Int32Array.from(sections, (_, i) => rights.indexOf(i));
   return ({ along, strength, wash, missing }: StripAir, attached: ArrayLike<number>): void => {
     // What was missing a moment ago is nearly what is missing now. A step that was tried too long may have left no number: it must not stay.
     if (!wash.every(Number.isFinite)) {
@@ -78,6 +84,8 @@ export function washBalance({ sections, isPaired, reach, answers }: Strips) {
       wash[i] === wash[i + 1] &&
       missing[i] === missing[i + 1] &&
       attached[i] === attached[i + 1];
+    // Flown straight everything is alike on both sides, and stays so.
+    const isStraight = rights.every(isAlike);
     for (let sweep = 0; sweep < SWEEPS; sweep++) {
       let most = 0;
       for (let i = 0; i < size; i++) {
@@ -95,6 +103,15 @@ export function washBalance({ sections, isPaired, reach, answers }: Strips) {
           continue;
         }
         missing[i + 1]! += left;
+        if (left === right && isStraight) {
+          const place = placeOf[i]! * rights.length;
+          for (let k = 0; k < rights.length; k++) {
+            const brought = alike[place + k]! * right;
+            wash[rights[k]!]! += brought;
+            wash[rights[k]! + 1]! += brought;
+          }
+          continue;
+        }
         const next = row + size;
         for (let j = 0; j < size; j++) wash[j]! += answers[row + j]! * right + answers[next + j]! * left;
       }
