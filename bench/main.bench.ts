@@ -1,11 +1,13 @@
 import '@/core/1-base/zodSetup';
 import { existsSync } from 'node:fs';
 import { finish } from '@/core/1-base/steps';
-import type { Seconds } from '@/core/1-base/units/convert';
+import { degreesFromRadians, type Seconds } from '@/core/1-base/units/convert';
 import { USUAL_DRIVE_PARTS } from '@/core/2-document/catalogue/driveParts';
 import { fly } from '@/core/7-flight/fly';
 import type { Throw } from '@/core/7-flight/flightRecord';
 import { flyingModel } from '@/core/7-flight/flyingModel';
+import { beginsAt } from '@/core/7-flight/launches';
+import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { analyse } from '@/core/analyse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
@@ -103,6 +105,25 @@ function flyFleet(): void {
   }
 }
 
+/** Two hundred throws of a hand, and what line and wheels let go, over the fleet. */
+function throwOften(): void {
+  for (const launch of ['hand', 'bungee', 'wheels'] as const) {
+    const throttle = launch === 'wheels' ? 1 : 0;
+    const begins = beginsAt(launch, true);
+    const path = degreesFromRadians(begins.path);
+    const times = DEMO_NAMES.flatMap((name) => {
+      const design = demoDesign(name);
+      let ok = false;
+      const toss = { design, scale: 1, path, height: begins.height, pilot: 'handsOff', launch, throttle } as const;
+      const took = time(() => (ok = finish(tossOften(toss)).ok));
+      return ok ? [took] : [];
+    });
+    print(
+      `  200 throws, ${launch}: ${(Math.min(...times) / 1000).toFixed(1)} to ${(Math.max(...times) / 1000).toFixed(1)} s over ${times.length} designs`,
+    );
+  }
+}
+
 /** All combinations of a drawer of twenty motors, propellers and packs. */
 function countDrives(): void {
   const twenty = <Part>(parts: readonly Part[]): Part[] =>
@@ -150,6 +171,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   strength: addStrength,
   variants: countVariants,
   flights: flyFleet,
+  throws: throwOften,
   drives: countDrives,
   edits: () => measureEdits(print),
   drag: inBrowser(measureDrag),

@@ -26,6 +26,8 @@ export interface FlightPlan {
   readonly terrain?: Terrain;
   /** How the air moves where it flies; still without. */
   readonly air?: AirField;
+  /** Whether enough has been seen by a time of it; it is followed to its end without. */
+  readonly isSeen?: (t: Seconds, happened: readonly FlightEvent[]) => boolean;
   /** Error allowed in a step, of every part of the state; as fine as anyone can see without. */
   readonly relative?: number;
 }
@@ -54,6 +56,12 @@ const LEVEL: Terrain = () => 0 as Metres;
 /** The pause that shows how far it is, in flown time [s]. */
 const SHOWN_EVERY = 0.5;
 
+/** Where line or wheels let it go, as the large one counts times and lengths. */
+export interface Freed {
+  readonly t: number;
+  readonly state: Float64Array;
+}
+
 /**
  * Throws a model and follows it to the ground or to the end of the time. A
  * scale λ flies the dynamically alike small one: given and told are its own
@@ -62,84 +70,115 @@ const SHOWN_EVERY = 0.5;
  * Froude number, V² ∝ g L. @throws UnsteadyError where the motion ends in no numbers
  */
 export function* fly(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Flown> {
+  const flight = flightOf(model, plan, scale);
+  const freed = yield* flight.carriedOff();
+  if (freed) yield* flight.flownFree(freed);
+  return flight.end();
+}
+
+/** Follows a launch from rest to where it is let go; null where it does not come free. @throws UnsteadyError where the motion ends in no numbers */
+export function* carryOff(model: FlyingModel, plan: FlightPlan, scale = 1): Steps<Freed | null> {
+  return yield* flightOf(model, plan, scale).carriedOff();
+}
+
+/** Follows one that line or wheels have let go. @throws UnsteadyError where the motion ends in no numbers */
+export function* flyFreed(model: FlyingModel, plan: FlightPlan, freed: Freed, scale = 1): Steps<Flown> {
+  const flight = flightOf(model, plan, scale);
+  yield* flight.flownFree(freed);
+  return flight.end(freed);
+}
+
+/** One flight, leg by leg, and what is recorded of it. */
+function flightOf(model: FlyingModel, plan: FlightPlan, scale: number) {
   const slower = Math.sqrt(scale);
   const { launch, terrain = LEVEL } = plan;
   const ground = ON_GROUND / scale;
   const land: Terrain = (x) => (terrain((x * scale) as Metres) / scale) as Metres;
   /** Of the balance point over the land below it, in the lengths of the large one. */
   const over = (state: ArrayLike<number>): Metres => -state[2]! - land(state[0]! as Metres);
-  const commanded = pilot(plan.pilot, { model, ground });
   const recorded = recorder(model, scale);
   const happened: FlightEvent[] = [];
   const end = plan.longest / slower;
   const surroundings = { drives: plan.thrust, ground: over, air: plan.air && airOnScale(plan.air, scale) };
   const happens = (name: FlightEvent['name'], t: number) => happened.push({ name, t: (t * slower) as Seconds });
+  let last: Freed = { t: 0, state: new Float64Array(model.size) };
   /** Follows it to an event that ends it or to a time; where and when that is. */
-  function* leg({ from, to, ...flown }: Leg): Steps<{ readonly t: number; readonly state: Float64Array }> {
+  function* leg({ from, to, ...flown }: Leg): Steps<Freed> {
     const every = 1 / RATE / slower;
     const state = new Float64Array(model.size);
-    let [sample, shown, last] = [Math.ceil(from.t / every), from.t, from.t];
+    let [sample, shown, reached] = [Math.ceil(from.t / every), from.t, from.t];
     // What went on before has shown where it begins.
-    if (from.t > 0 && sample * every === from.t) sample++;
+    if (recorded.samples.t.length > 0 && sample * every === from.t) sample++;
     for (const step of dormandPrince({
       rate: model.rate({ ...surroundings, commands: flown.commands, carried: flown.carried }),
       start: from.t,
       end: to,
       initial: from.state,
       relative: plan.relative ?? RELATIVE,
-      absolute: tolerances(model.size),
+      absolute: tolerances(model.size, (plan.relative ?? RELATIVE) / RELATIVE),
       longestStep: LONGEST_STEP[plan.air || flown.follow || flown.carried ? 'moving' : 'still'] / slower,
       mostSteps: MOST_STEPS,
       events: flown.events,
     })) {
       for (; sample * every <= step.to; sample++) recorded.add(sample * every, step.at(sample * every, state));
       for (const { name, t } of step.happened) happens(name as FlightEvent['name'], t);
-      last = step.to;
-      if (flown.follow?.(last, step.at(last, state))) happens('figure', last);
+      reached = step.to;
+      if (flown.follow?.(reached, step.at(reached, state))) happens('figure', reached);
       if (step.to - shown >= SHOWN_EVERY) {
         shown = step.to;
         yield { done: step.to, total: end };
       }
-      if (step.isEnded || step.to >= to) recorded.add(step.to, step.at(step.to, state));
+      const isSeen = plan.isSeen?.((reached * slower) as Seconds, happened) ?? false;
+      if (step.isEnded || step.to >= to || isSeen) recorded.add(step.to, step.at(step.to, state));
+      if (isSeen) break;
     }
-    return { t: last, state };
+    last = { t: reached, state };
+    return last;
   }
-  const carried = plan.carriedBy && carriedBy(plan.carriedBy, model, launchOnScale(launch, scale), land);
-  const initial = new Float64Array(model.size).fill(1);
-  initial.set(carried?.state ?? thrown(model, launch, scale));
-  let from: Leg['from'] = { t: 0, state: initial };
-  if (carried)
-    from = yield* leg({
-      from,
-      to: Math.min(end, carried.longest),
-      commands: carried.commands,
-      carried: carried.loads,
-      events: [
-        { name: 'free', value: (_, state) => carried.holds(state), direction: -1, isLast: true },
-        { name: 'overturns', value: (_, state) => carried.standsUp(state), direction: -1, isLast: true },
-      ],
-    });
-  const isFree = !carried || happened.at(-1)?.name === 'free';
-  if (isFree && from.t < end) {
-    // The hand or the stick is taken over from here on.
-    const began = from.t;
-    const { follow } = commanded;
-    from = yield* leg({
-      from,
-      to: end,
-      commands: (t, state) => commanded.commands(t - began, state),
-      ...(follow ? { follow: (t: number, state: Float64Array) => follow(t - began, state) } : {}),
-      events: freeEvents(model, { over, ground, scale }),
-    });
-  }
-  if (!['ground', 'overturns'].includes(happened.at(-1)?.name ?? '')) happens('end', from.t);
-  const { samples } = recorded;
-  if (!samples.z.every(Number.isFinite)) throw new UnsteadyError('The flight ends in no numbers.');
-  return { samples, events: happened, ...judgeFlight(samples, happened, launch) };
+  return {
+    /** From the launch to where it flies free, at once where nothing carries it; null where it does not come free. */
+    *carriedOff(): Steps<Freed | null> {
+      const carried = plan.carriedBy && carriedBy(plan.carriedBy, model, launchOnScale(launch, scale), land);
+      const initial = new Float64Array(model.size).fill(1);
+      initial.set(carried?.state ?? thrown(model, launch, scale));
+      if (!carried) return { t: 0, state: initial };
+      const letGo = yield* leg({
+        from: { t: 0, state: initial },
+        to: Math.min(end, carried.longest),
+        commands: carried.commands,
+        carried: carried.loads,
+        events: [
+          { name: 'free', value: (_, state) => carried.holds(state), direction: -1, isLast: true },
+          { name: 'overturns', value: (_, state) => carried.standsUp(state), direction: -1, isLast: true },
+        ],
+      });
+      return happened.at(-1)?.name === 'free' ? letGo : null;
+    },
+    /** On from there; the hand or the stick is taken over. */
+    *flownFree(from: Freed): Steps<void> {
+      if (from.t >= end) return;
+      const { follow, commands } = pilot(plan.pilot, { model, ground });
+      yield* leg({
+        from,
+        to: end,
+        commands: (t, state) => commands(t - from.t, state),
+        ...(follow ? { follow: (t: number, state: Float64Array) => follow(t - from.t, state) } : {}),
+        events: freeEvents(model, { over, ground, scale }),
+      });
+    },
+    /** What came of it. @param freed where line or wheels had let it go before */
+    end(freed?: Freed): Flown {
+      if (!['ground', 'overturns'].includes(happened.at(-1)?.name ?? '')) happens('end', last.t);
+      const { samples } = recorded;
+      if (!samples.z.every(Number.isFinite)) throw new UnsteadyError('The flight ends in no numbers.');
+      if (freed) happened.unshift({ name: 'free', t: (freed.t * slower) as Seconds });
+      return { samples, events: happened, ...judgeFlight(samples, happened, launch) };
+    },
+  };
 }
 
 interface Leg {
-  readonly from: { readonly t: number; readonly state: Float64Array };
+  readonly from: Freed;
   readonly to: number;
   readonly commands: (t: number, state: Float64Array) => Commands;
   readonly carried?: Carried['loads'];
@@ -208,13 +247,13 @@ function airOnScale(air: AirField, scale: number) {
   };
 }
 
-function tolerances(size: number): Float64Array {
+function tolerances(size: number, coarser: number): Float64Array {
   const allowed = new Float64Array(size).fill(ABSOLUTE[4]);
   allowed.fill(ABSOLUTE[0], AT.place, AT.turn);
   allowed.fill(ABSOLUTE[1], AT.turn, AT.speed);
   allowed.fill(ABSOLUTE[2], AT.speed, AT.rate);
   allowed.fill(ABSOLUTE[3], AT.rate, STATE_SIZE);
-  return allowed;
+  return allowed.map((value) => value * coarser);
 }
 
 /** Writes states down in the lengths and times of the scale. */

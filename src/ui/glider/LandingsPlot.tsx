@@ -1,4 +1,4 @@
-import type { Spread } from '@/core/7-flight/toss/tossOften';
+import type { Landing, Spread } from '@/core/7-flight/toss/tossOften';
 import { useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { useSize } from '../drawing/useSize';
@@ -7,7 +7,13 @@ import { Paper } from '../sheet/Paper';
 import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { DEED_WORDS, onAxis } from './tossWords';
 
-/** Where many throws of a hand come down, seen from above: a ring for what goes well, a cross for what does not. */
+const FAINT = 0.45;
+
+/** What one throw did; one that settles and is not down may climb as well as glide. */
+const deedOf = ({ outcome, isDown }: Landing): string =>
+  outcome === 'settles' && !isDown ? 'flies on' : DEED_WORDS[outcome];
+
+/** Where many throws of a hand come down, seen from above: a ring for what goes well, a cross for what does not; faint what still flies there. */
 export function LandingsPlot({ spread }: { readonly spread: Spread }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
@@ -31,10 +37,11 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
     ticks: 5,
   };
   const { u, v } = scalesOf(box, x, y);
-  const counts = new Map<(typeof landings)[number]['outcome'], number>();
-  for (const { outcome } of landings) counts.set(outcome, (counts.get(outcome) ?? 0) + 1);
+  const counts = new Map<string, number>();
+  for (const landing of landings) counts.set(deedOf(landing), (counts.get(deedOf(landing)) ?? 0) + 1);
   const rows = [...counts].toSorted((a, b) => b[1] - a[1]);
-  const words = rows.map(([outcome, count]) => `${DEED_WORDS[outcome]}: ${count}`).join(', ');
+  const flying = landings.filter(({ isDown }) => !isDown).length;
+  const words = rows.map(([did, count]) => `${did}: ${count}`).join(', ');
   return (
     <div className="h-full w-full overflow-hidden pt-8">
       <Paper place={ref} width={width} height={height} role="img" name={`Where ${landings.length} throws come down`}>
@@ -44,8 +51,13 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
         <text x={box.left} y={38} fontSize={12} fill="var(--color-faint)">
           {words}
         </text>
+        {flying > 0 && (
+          <text x={box.left} y={54} fontSize={12} fill="var(--color-faint)">
+            {flying === landings.length ? 'All' : flying} still fly where they were seen last (faint)
+          </text>
+        )}
         <PlotFrame box={box} x={x} y={y}>
-          {landings.map(({ x: at, y: side, isWell }, index) =>
+          {landings.map(({ x: at, y: side, isWell, isDown }, index) =>
             isWell ? (
               <circle
                 key={index}
@@ -55,6 +67,7 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
                 fill="none"
                 stroke="var(--color-balance)"
                 strokeWidth={1.6}
+                opacity={isDown ? 1 : FAINT}
               />
             ) : (
               <path
@@ -62,6 +75,7 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
                 d={`M${u(at) - 4} ${v(side) - 4} l8 8 m0 -8 l-8 8`}
                 stroke="var(--color-stop)"
                 strokeWidth={1.6}
+                opacity={isDown ? 1 : FAINT}
               />
             ),
           )}
@@ -70,7 +84,7 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
       <HiddenTable
         caption="What the throws do"
         columns={['What', 'How many']}
-        rows={rows.map(([outcome, count]) => [DEED_WORDS[outcome], String(count)])}
+        rows={rows.map(([did, count]) => [did, String(count)])}
       />
     </div>
   );

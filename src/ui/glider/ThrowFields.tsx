@@ -274,8 +274,9 @@ function ManyThrows({ design }: { readonly design: Design }) {
         </div>
       )}
       <p className="mt-1 text-label text-faint">
-        As a hand does it: speed ±8 %, path and nose ±2.5°, bank ±5°. It goes well without a stalled wing for three
-        seconds, down at less than two metres a second.
+        As a hand does it: speed ±8 %, path and nose ±2.5°, bank ±5°; off a line or wheels from where they let go. It
+        goes well without a stalled wing for three seconds, and down, or still flying, at a sink of less than two metres
+        a second.
       </p>
     </Section>
   );

@@ -39,6 +39,8 @@ export interface TossShows {
   /** Of that, ahead. */
   readonly ahead: Metres;
   readonly time: Seconds;
+  /** False where it still flies after the longest that anyone follows it. */
+  readonly isDown: boolean;
   /** To the right of where it was thrown to. */
   readonly sideways: Metres;
   /** How much steeper than thrown it climbs at most, and how steep it is at the end. */
@@ -109,6 +111,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
     distance: Math.hypot(state[0]!, state[1]!),
     ahead: state[0]!,
     time: last,
+    isDown: last < LONGEST,
     sideways: state[1]!,
     rise: steepest - setting.path,
     endPath: pathOf(state),

@@ -112,6 +112,7 @@ const NOWHERE: TossShows = {
   distance: 0,
   ahead: 0,
   time: 0,
+  isDown: true,
   sideways: 0,
   rise: 0,
   endPath: -Math.PI / 2,

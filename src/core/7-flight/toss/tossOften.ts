@@ -1,20 +1,25 @@
 import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import { finish, type Steps } from '@/core/1-base/steps';
-import { type Metres, radiansFromDegrees } from '@/core/1-base/units/convert';
-import type { Flown } from '../fly';
-import type { Throw } from '../flightRecord';
+import { type Metres, radiansFromDegrees, type Seconds } from '@/core/1-base/units/convert';
+import { attitudeOf } from '../attitude';
+import { carryOff, type FlightPlan, type Flown, fly, flyFreed, type Freed } from '../fly';
+import { type FlightEvent, STALLED, type Throw } from '../flightRecord';
 import type { FlyingModel } from '../flyingModel';
-import { sigmasOf } from './belief';
+import { pathOf } from '../pilots';
+import { AT, quaternionAt } from '../rigidBody';
 import { flyGlider } from './flyGlider';
 import { type Glider, gliderOf } from './glider';
+import { handError, letGoOff, thrownOff } from './hand';
 import { likeMass } from './settings';
-import { airOf, readied, tossOf, type VirtualToss } from './virtualToss';
+import { airOf, planOf, readied, type VirtualToss } from './virtualToss';
 
-/** Where one of many throws came down, what it did, and whether that is well. */
+/** Where one of many throws came down, or was seen last, what it did, and whether that is well. */
 export interface Landing {
   readonly x: Metres;
   readonly y: Metres;
   readonly outcome: Flown['outcome'] | 'tumbles';
+  /** False where it still flies. */
+  readonly isDown: boolean;
   readonly isWell: boolean;
 }
 
@@ -22,89 +27,90 @@ export type Spread =
   | {
       readonly ok: true;
       readonly landings: readonly Landing[];
-      /** Share of the throws that go well: no stalled wing for three seconds, and down at less than two metres a second. */
+      /** Share of the throws that go well: no stalled wing for three seconds, and down, or still flying, at a sink of less than two metres a second. */
       readonly well: number;
     }
   | { readonly ok: false; readonly because: string };
 
-/** Scatter of a hand, ±1σ: speed as a share, path, angle of attack and roll, rates of both [rad/s]. Half of what hands are off at worst. C. */
-const HAND = {
-  speed: 0.08,
-  path: radiansFromDegrees(2.5),
-  alpha: radiansFromDegrees(2.5),
-  roll: radiansFromDegrees(5),
-  rate: 0.25,
-};
 const THROWS = 200;
-/** Steps of an even spread over six axes: powers of the root of x⁷ = x + 1 (Roberts’ additive recurrence). */
-const ROOT = 1.1127756842787055;
 /** A step may be off by that much: many are looked at, none closely. */
-const COARSELY = 1e-4;
+const COARSELY = 1e-3;
 /** From one throw to the next other gusts blow: parts of the golden section never come round. */
 const GOLDEN = 0.6180339887498949;
 const STALL_FREE = 3;
 const SOFT = 2;
+/** So long after it is let go a launch under power has gone well or not, and one that stalled at once has been seen to [s]. */
+const SEEN = { underPower: 4, stalled: 5 } as const;
+const NOT_FREE = 'It does not come off: nothing flies that could scatter.';
+const TUMBLES: Landing = { x: 0, y: 0, outcome: 'tumbles', isDown: true, isWell: false };
 
-/** Even numbers between 0 and 1 as standard deviations of a normal distribution, three at most. */
-const asNormal = (even: number): number => {
-  const share = Math.min(0.9987, Math.max(0.0013, even));
-  return share < 0.5 ? -sigmasOf(share) : sigmasOf(1 - share);
-};
-
-/** The same throw many times, as a hand does it. */
+/**
+ * The same throw many times, as a hand does it. What is carried, by a line or
+ * on wheels, is carried once: it scatters from where it is let go.
+ */
 export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): Steps<Spread> {
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch, thrust, carriedBy, terrain, airOverHill } = ready;
-  const isPlain = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) && !thrust && !airOverHill && !carriedBy;
+  const { model, launch, thrust, carriedBy, airOverHill } = ready;
+  const isPlain = toss.pilot === 'handsOff' && !(toss.isGusty && toss.wind) && !thrust && !airOverHill;
   const made = isPlain ? gliderOf(toss.design, toss.scale) : null;
   const glider = made && !('because' in made) ? made : null;
+  const flown: FlightPlan = { ...planOf(ready, toss), relative: COARSELY };
+  const freed = carriedBy ? yield* carried(model, flown, toss.scale) : undefined;
+  if (freed === null) return { ok: false, because: NOT_FREE };
+  const began = (freed ? freed.t * Math.sqrt(toss.scale) : 0) as Seconds;
+  const plan: FlightPlan = {
+    ...flown,
+    isSeen: (t, happened) =>
+      thrust ? t > began + SEEN.underPower : t > began + SEEN.stalled && stalledAtOnce(began, happened),
+  };
   const landings: Landing[] = [];
   for (let index = 0; index < throws; index++) {
-    const [speed, path, alpha, roll, rollRate, pitchRate] = [1, 2, 3, 4, 5, 6].map((power) =>
-      asNormal((0.5 + (index + 1) / ROOT ** power) % 1),
-    ) as [number, number, number, number, number, number];
-    const thrown: Throw = {
-      ...launch,
-      speed: launch.speed * (1 + HAND.speed * speed),
-      path: launch.path + HAND.path * path,
-      alphaError: HAND.alpha * alpha,
-      roll: HAND.roll * roll,
-      rollRate: HAND.rate * rollRate,
-      pitchRate: HAND.rate * pitchRate,
-    };
-    landings.push(
-      (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ??
-        landingOf(model, {
-          launch: thrown,
-          carriedBy,
-          pilot: toss.pilot,
-          scale: toss.scale,
-          air: airOverHill ?? airOf(toss, index * GOLDEN),
-          terrain,
-          thrust,
-        }),
-    );
+    const off = handError(index);
+    const blown = airOverHill ?? airOf(toss, index * GOLDEN);
+    const gusty: FlightPlan = blown ? { ...plan, air: blown } : plan;
+    if (freed) {
+      const letGo = letGoOff(freed, off, toss.scale);
+      landings.push(
+        (glider && clearOfStall(glider, toss.wind ?? 0, letGo)) ??
+          landingOf(began, () => finish(flyFreed(model, gusty, letGo, toss.scale))),
+      );
+    } else {
+      const thrown = thrownOff(launch, off);
+      landings.push(
+        (glider && clearLanding(glider, toss.wind ?? 0, thrown)) ??
+          landingOf(began, () => finish(fly(model, { ...gusty, launch: thrown }, toss.scale))),
+      );
+    }
     yield { done: index + 1, total: throws };
   }
   return { ok: true, landings, well: landings.filter(({ isWell }) => isWell).length / landings.length };
 }
 
-function landingOf(model: FlyingModel, tossing: Parameters<typeof tossOf>[1]): Landing {
+/** Where it is let go; null where it does not come free, or in no numbers. */
+function* carried(model: FlyingModel, plan: FlightPlan, scale: number): Steps<Freed | null> {
   try {
-    const { samples, events, outcome } = finish(tossOf(model, { ...tossing, relative: COARSELY }));
+    return yield* carryOff(model, plan, scale);
+  } catch (error) {
+    if (error instanceof UnsteadyError) return null;
+    throw error;
+  }
+}
+
+const stalledAtOnce = (began: Seconds, happened: readonly FlightEvent[]): boolean =>
+  happened.some(({ name, t }) => name === 'stall' && t < began + STALL_FREE);
+
+function landingOf(began: Seconds, flies: () => Flown): Landing {
+  try {
+    const { samples, events, outcome } = flies();
     const last = samples.t.length - 1;
     const sink = -samples.speed[last]! * Math.sin(samples.path[last]!);
-    const free = events.find(({ name }) => name === 'free')?.t ?? 0;
-    const isStalled = events.some(({ name, t }) => name === 'stall' && t < free + STALL_FREE);
-    return {
-      x: samples.x[last]!,
-      y: samples.y[last]!,
-      outcome,
-      isWell: !isStalled && sink < SOFT && events.at(-1)!.name === 'ground',
-    };
+    const isDown = events.at(-1)!.name === 'ground';
+    // What still flies has no touchdown to judge: it goes well as long as the wings carry it.
+    const ends = sink < SOFT && (isDown || samples.attached[last]! > STALLED);
+    return { x: samples.x[last]!, y: samples.y[last]!, outcome, isDown, isWell: !stalledAtOnce(began, events) && ends };
   } catch (error) {
-    if (error instanceof UnsteadyError) return { x: 0, y: 0, outcome: 'tumbles', isWell: false };
+    if (error instanceof UnsteadyError) return TUMBLES;
     throw error;
   }
 }
@@ -116,6 +122,29 @@ const NO_ERRORS = { decalage: 0, balance: 0, drag: 0, warp: 0 } as const;
 const RISES = radiansFromDegrees(15);
 const DIVES = radiansFromDegrees(-20);
 const TURNS = radiansFromDegrees(75);
+/** Let go so straight the tables, which begin straight, fly it alike. */
+const STRAIGHT = radiansFromDegrees(0.5);
+
+/** One that is let go and stays clear of the stall, by the tables; null for one that does not, or is not let go straight ahead. */
+function clearOfStall(glider: Glider, wind: number, { state }: Freed): Landing | null {
+  const { scale, model } = glider;
+  const slower = Math.sqrt(scale);
+  const { roll, yaw } = attitudeOf(quaternionAt(state));
+  const [u, v, w] = [state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!];
+  const speed = Math.hypot(u, v, w);
+  if (Math.abs(yaw) > STRAIGHT || Math.abs(v) > STRAIGHT * speed || Math.abs(state[AT.rate + 2]!) > STRAIGHT)
+    return null;
+  const landing = clearLanding(glider, wind, {
+    speed: speed * slower,
+    path: pathOf(state),
+    height: (-state[2]! * scale) as Metres,
+    alphaError: (Math.atan2(w, u) - model.trim.alpha) as Throw['alphaError'] & number,
+    roll,
+    rollRate: state[AT.rate]! / slower,
+    pitchRate: state[AT.rate + 1]! / slower,
+  });
+  return landing && { ...landing, x: landing.x + state[0]! * scale, y: landing.y + state[1]! * scale };
+}
 
 /** A throw that stays clear of the stall, by the tables of the glider, which fly it alike; null for one that does not. */
 function clearLanding(glider: Glider, wind: number, launch: Throw): Landing | null {
@@ -153,6 +182,7 @@ function clearLanding(glider: Glider, wind: number, launch: Throw): Landing | nu
     x: shows.ahead,
     y: shows.sideways,
     outcome,
+    isDown: shows.isDown,
     isWell: -shows.endSpeed * Math.sin(shows.endPath) < SOFT,
   };
 }

@@ -5,6 +5,9 @@ import { finish } from '@/core/1-base/steps';
 import { numbersOf } from '@/core/6-groups/solve';
 import { type Glider, gliderOf } from './glider';
 import { glideOf } from './glideOf';
+import { letGoOff } from './hand';
+import { attitudeOf } from '../attitude';
+import { launchState, quaternionAt } from '../rigidBody';
 import { enlarged, similar } from './similar';
 import { tossOften } from './tossOften';
 import { tossVirtually } from './virtualToss';
@@ -79,6 +82,59 @@ test('two hundred throws of a hand scatter on both sides; a steady glider goes w
   const loose = finish(tossOften({ ...toss, design: aft }, 24));
   expect(loose.ok && loose.well).toBeLessThan(steady.well);
   expect(steady.well).toBeGreaterThan(0.5);
+});
+
+test('what is carried scatters from where it is let go; what flies on without a stall goes well', () => {
+  const postman = { ...toss, design: demoDesign('lagoon-postman') };
+  const onWheels = {
+    ...postman,
+    design: demoDesign('atoll-freighter'),
+    launch: 'wheels',
+    pilot: 'holdHeading',
+    speed: undefined,
+    throttle: 1,
+    path: 4,
+    height: 0.2,
+  } as const;
+  const climbing = finish(tossOften(onWheels, 12));
+  if (!climbing.ok) throw new Error(climbing.because);
+  expect(climbing.landings.filter(({ isDown }) => !isDown).length).toBeGreaterThan(9);
+  expect(climbing.well).toBeGreaterThan(0.9);
+  // All of the hand reaches what ran alike: no two are seen last in one place.
+  expect(new Set(climbing.landings.map(({ x, y }) => `${x.toFixed(2)} ${y.toFixed(2)}`)).size).toBe(12);
+  // Too little power runs on for ever, and nothing scatters.
+  expect(finish(tossOften({ ...onWheels, throttle: 0.2 }, 3))).toMatchObject({ ok: false });
+  // Off a line it is let go beyond the line's own pull, farther off than from a hand.
+  const line = { ...postman, launch: 'bungee', path: 20, height: 1.6, speed: 12 } as const;
+  const pulled = finish(tossOften(line, 8));
+  const one = flown({ ...line });
+  if (!pulled.ok) throw new Error(pulled.because);
+  const off = one.own.events.find(({ name }) => name === 'free')!.t;
+  const letGo = one.own.samples.x[one.own.samples.t.findIndex((t) => t >= off)]!;
+  expect(Math.min(...pulled.landings.map(({ x }) => x))).toBeGreaterThan(letGo);
+  const mean = pulled.landings.reduce((sum, { x }) => sum + x, 0) / 8;
+  expectWithin(mean, one.own.samples.x.at(-1)!, 0.35);
+});
+
+test('let go off by an error it flies so much faster, steeper and more turned, from the same place', () => {
+  const state = launchState({
+    height: 3,
+    attitude: { roll: 0.1, pitch: 0.3, yaw: 0.05 },
+    speed: [10, 0.2, 1],
+    rate: [0, 0.1, 0],
+  });
+  const off = { speed: 0.1, path: 0.05, alpha: 0.02, roll: -0.04, rollRate: 0.3, pitchRate: -0.2 };
+  const { state: changed, t } = letGoOff({ t: 2, state }, off, 0.25);
+  const { roll, pitch, yaw } = attitudeOf(quaternionAt(changed));
+  expect(t).toBe(2);
+  expect(changed.slice(0, 3)).toEqual(state.slice(0, 3));
+  expect([roll, pitch, yaw].map((angle) => angle.toFixed(9))).toEqual(['0.060000000', '0.370000000', '0.050000000']);
+  const [u, v, w] = [changed[7]!, changed[8]!, changed[9]!];
+  expectWithin(Math.hypot(u, v, w), 1.1 * Math.hypot(10, 0.2, 1), 1e-12);
+  expectWithin(Math.atan2(w, u), Math.atan2(1, 10) + 0.02, 1e-12);
+  // At a quarter of the size times are half as long: a second of the small one's turns it half as much in the large one's.
+  expectWithin(changed[10]!, 0.15, 1e-12);
+  expect(changed[11]).toBeCloseTo(0, 12);
 });
 
 test('half the size: an eighth of the mass, 0.7071 of the speed, a 32nd of the inertia, 0.3536 of the Reynolds number', () => {

@@ -15,7 +15,7 @@ import { massItemSchema } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { numbersOf } from '@/core/6-groups/solve';
 import { type AirField, evenWind, type Terrain } from '../air';
-import { fly, type Flown } from '../fly';
+import { type FlightPlan, type Flown, fly } from '../fly';
 import { gustyWind } from '../gusts';
 import type { Throw } from '../flightRecord';
 import { type FlyingModel, flyingModel } from '../flyingModel';
@@ -101,34 +101,25 @@ export function changed(design: Design, { mass, balance }: { mass: number; balan
 
 /** The air of a toss; none where it is still. @param seed which gusts blow */
 export function airOf(
-  { wind = 0, isGusty = false, height }: Omit<VirtualToss, 'change'>,
+  { wind = 0, isGusty = false, height }: Pick<VirtualToss, 'wind' | 'isGusty' | 'height'>,
   seed = 0,
 ): AirField | undefined {
   return wind === 0 ? undefined : isGusty ? gustyWind(wind, height, seed) : evenWind(wind);
 }
 
-interface Tossing {
+/** Everything that a toss is flown with. */
+export interface Ready {
+  readonly model: FlyingModel;
   readonly launch: Throw;
-  readonly carriedBy?: Carrier | undefined;
-  readonly pilot: PilotName;
-  readonly scale: number;
-  readonly air?: AirField | undefined;
-  readonly terrain?: Terrain | undefined;
-  readonly thrust?: ThrustOf | undefined;
-  /** How far a step may be off; as finely as anyone sees without. */
-  readonly relative?: number;
-}
-
-/** Flies one toss, strip by strip. */
-export function* tossOf(model: FlyingModel, tossing: Tossing): Steps<Flown> {
-  const { launch, pilot, scale, air, terrain, thrust, relative, carriedBy } = tossing;
-  const given = { air, terrain, thrust, relative, carriedBy };
-  const known = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
-  return yield* fly(model, { launch, pilot, longest: carriedBy ? LONGEST + CARRIED : LONGEST, ...known }, scale);
+  readonly thrust: ThrustOf | undefined;
+  readonly carriedBy: Carrier | undefined;
+  readonly terrain: Terrain | undefined;
+  /** None where the air is what the toss says. */
+  readonly airOverHill: AirField | undefined;
 }
 
 /** Model and launch; the reason where there is none. */
-export function readied(toss: Omit<VirtualToss, 'change' | 'pilot'>) {
+export function readied(toss: Omit<VirtualToss, 'change' | 'pilot'>): Ready | { readonly because: string } {
   const { design, scale, speed, path, height, launch: kind = 'hand', fromRest, throttle = 0 } = toss;
   if (throttle > 0 && scale !== 1) return { because: 'A scaled one flies without power: close the throttle.' };
   const isPowered = throttle > 0;
@@ -143,17 +134,27 @@ export function readied(toss: Omit<VirtualToss, 'change' | 'pilot'>) {
   return { model, launch, thrust, carriedBy: begins.carriedBy, terrain: begins.terrain, airOverHill: begins.air };
 }
 
+/** How a toss that is ready is flown, in its own air. */
+export function planOf(
+  { launch, carriedBy, terrain, thrust, airOverHill }: Ready,
+  toss: Pick<VirtualToss, 'pilot' | 'wind' | 'isGusty' | 'height'>,
+): FlightPlan {
+  const given = { air: airOverHill ?? airOf(toss), terrain, thrust, carriedBy };
+  const known = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
+  return { launch, pilot: toss.pilot, longest: carriedBy ? LONGEST + CARRIED : LONGEST, ...known };
+}
+
 const NO_NUMBERS = 'The flight ends in no numbers: it tumbles faster than can be followed.';
 
 /** A toss as drawn, and beside it the same with one thing changed. */
 export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
-  const { design, scale, pilot, change } = toss;
+  const { design, scale, change } = toss;
   const ready = readied(toss);
   if ('because' in ready) return { ok: false, because: ready.because };
-  const { model, launch, thrust, carriedBy, terrain, airOverHill } = ready;
+  const { model, thrust } = ready;
   try {
-    const tossing = { launch, carriedBy, pilot, scale, air: airOverHill ?? airOf(toss), terrain, thrust };
-    const own = yield* tossOf(model, tossing);
+    const plan = planOf(ready, toss);
+    const own = yield* fly(model, plan, scale);
     let other: Flown | null = null;
     if (change) {
       const drawnOtherwise = changed(design, { mass: model.body.mass, balance: model.prepared.about[0] }, change);
@@ -162,9 +163,9 @@ export function* tossVirtually(toss: VirtualToss): Steps<Tossed> {
       // Shafts and balance point are those of what is changed.
       const pulling = thrust && thrustOf(second.prepared, toss.throttle ?? 0);
       if (pulling && 'because' in pulling) return { ok: false, because: pulling.because };
-      other = yield* tossOf(second, { ...tossing, thrust: pulling });
+      other = yield* fly(second, pulling ? { ...plan, thrust: pulling } : plan, scale);
     }
-    return { ok: true, launch, own, changed: other, span: model.prepared.reference.span * scale };
+    return { ok: true, launch: ready.launch, own, changed: other, span: model.prepared.reference.span * scale };
   } catch (error) {
     if (error instanceof UnsteadyError) return { ok: false, because: NO_NUMBERS };
     throw error;
