@@ -40,7 +40,7 @@ const GOLDEN = 0.6180339887498949;
 const STALL_FREE = 3;
 const SOFT = 2;
 /** So long after it is let go a launch under power has gone well or not, and one that stalled at once has been seen to [s]. */
-const SEEN = { underPower: 4, stalled: 5 } as const;
+const SEEN = 4;
 const NOT_FREE = 'It does not come off: nothing flies that could scatter.';
 const TUMBLES: Landing = { x: 0, y: 0, outcome: 'tumbles', isDown: true, isWell: false };
 
@@ -61,8 +61,7 @@ export function* tossOften(toss: Omit<VirtualToss, 'change'>, throws = THROWS): 
   const began = (freed ? freed.t * Math.sqrt(toss.scale) : 0) as Seconds;
   const plan: FlightPlan = {
     ...flown,
-    isSeen: (t, happened) =>
-      thrust ? t > began + SEEN.underPower : t > began + SEEN.stalled && stalledAtOnce(began, happened),
+    isSeen: (t, happened) => t > began + SEEN && (thrust !== undefined || stalledAtOnce(began, happened)),
   };
   const landings: Landing[] = [];
   for (let index = 0; index < throws; index++) {
