@@ -16,6 +16,7 @@ export const STAGES = [
   'Plans',
   'Glider',
   'Bench',
+  'Field',
 ];
 
 /** Opens a demo design by name, at a stage. */

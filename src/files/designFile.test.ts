@@ -82,11 +82,15 @@ test('a large design is written so that it can be read again, and one that could
       trims: [],
       changed: '',
       verdict: 'unknown' as const,
+      did: [],
+      runs: [],
+      pack: '',
+      ticked: [],
       notes: note,
     })),
   });
   const design = demoDesign('lagoon-postman');
-  const large = designText({ design, records: flights(4900, 'x'.repeat(3840)) });
+  const large = designText({ design, records: flights(4900, 'x'.repeat(3780)) });
   expect(large).not.toContain('\n');
   expect((await readDesignFile(file(large))).ok).toBe(true);
   const bare = {

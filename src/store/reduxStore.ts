@@ -6,6 +6,7 @@ import { benchSlice } from './benchSlice';
 import { besideSlice } from './besideSlice';
 import { choiceSlice } from './choiceSlice';
 import { documentReducer } from './documentSlice';
+import { fieldSlice } from './fieldSlice';
 import { gliderSlice } from './gliderSlice';
 import { plansSlice } from './plansSlice';
 import { sessionSlice } from './sessionSlice';
@@ -35,6 +36,7 @@ export function reduxStore(services: Services) {
       choice: choiceSlice.reducer,
       plans: plansSlice.reducer,
       glider: gliderSlice.reducer,
+      field: fieldSlice.reducer,
       bench: benchSlice.reducer,
       beside: besideSlice.reducer,
     },

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { DesignStore } from '@/storage/designStore';
 import type { AppStore } from './reduxStore';
 import {
+  clickCalibrated,
   drawerEntrySchema,
   drawerPriced,
   groupFolded,
@@ -11,6 +12,8 @@ import {
   meterChosen,
   meterZeroed,
   MOST_IN_DRAWER,
+  ownCheckAdded,
+  ownCheckDropped,
   paneShown,
   type Settings,
   settingsLoaded,
@@ -31,6 +34,9 @@ export const keepsSettings = [
   paneShown,
   meterZeroed,
   meterChosen,
+  clickCalibrated,
+  ownCheckAdded,
+  ownCheckDropped,
 ] as const;
 
 const anyParts = z.object({
@@ -40,6 +46,8 @@ const anyParts = z.object({
   panes: settingsSchema.shape.panes.catch(settingsSlice.getInitialState().panes),
   meterZero: settingsSchema.shape.meterZero.catch(0),
   meter: settingsSchema.shape.meter.catch('own'),
+  clickDegrees: settingsSchema.shape.clickDegrees.catch(settingsSlice.getInitialState().clickDegrees),
+  ownChecks: settingsSchema.shape.ownChecks.catch([]),
 });
 
 /** The settings that lie there, or as much of them as can be read: one bad entry costs no other. */
@@ -47,9 +55,7 @@ function readSettings(value: unknown): Settings {
   const whole = settingsSchema.safeParse(value);
   if (whole.success) return whole.data;
   const initial = settingsSlice.getInitialState();
-  const { units, drawer, groups, panes, meterZero, meter } = anyParts
-    .catch({ ...initial, units: {}, drawer: [] })
-    .parse(value);
+  const { units, drawer, ...rest } = anyParts.catch({ ...initial, units: {}, drawer: [] }).parse(value);
   const unit = settingsSchema.shape.units.shape;
   return {
     units: {
@@ -58,10 +64,7 @@ function readSettings(value: unknown): Settings {
       speed: unit.speed.catch(initial.units.speed).parse(units['speed']),
     },
     drawer: drawer.flatMap((entry) => drawerEntrySchema.safeParse(entry).data ?? []).slice(0, MOST_IN_DRAWER),
-    groups,
-    panes,
-    meterZero,
-    meter,
+    ...rest,
   };
 }
 

@@ -17,6 +17,8 @@ export const drawerEntrySchema = massItemSchema
 
 export const MOST_IN_DRAWER = 200;
 
+export const MOST_OWN_CHECKS = 30;
+
 export const settingsSchema = z.object({
   units: z.object({
     length: z.enum(['mm', 'in']),
@@ -34,6 +36,10 @@ export const settingsSchema = z.object({
   meterZero: z.number().min(-20).max(20).default(0),
   /** What reads angles beside the keyboard: the own device where it is a phone, made-up instruments, a serial line. */
   meter: z.enum(['own', 'phone', 'standIn', 'serial']).default('own'),
+  /** How far one click of the trim on the transmitter turns a control [°]. */
+  clickDegrees: z.number().min(0.01).max(5).default(0.3),
+  /** What the user ticks before a flight beside what is always asked. */
+  ownChecks: z.array(z.string().min(1).max(120)).max(MOST_OWN_CHECKS).default([]),
 });
 
 export type DrawerEntry = Settings['drawer'][number];
@@ -47,6 +53,8 @@ const initialState: Settings = {
   panes: { inputs: true, beam: true },
   meterZero: 0,
   meter: 'own',
+  clickDegrees: 0.3,
+  ownChecks: [],
 };
 
 export const settingsSlice = createSlice({
@@ -86,6 +94,15 @@ export const settingsSlice = createSlice({
     meterChosen: (state, { payload }: PayloadAction<Settings['meter']>) => {
       state.meter = payload;
     },
+    clickCalibrated: (state, { payload }: PayloadAction<number>) => {
+      state.clickDegrees = payload;
+    },
+    ownCheckAdded: (state, { payload }: PayloadAction<string>) => {
+      if (state.ownChecks.length < MOST_OWN_CHECKS && !state.ownChecks.includes(payload)) state.ownChecks.push(payload);
+    },
+    ownCheckDropped: (state, { payload }: PayloadAction<string>) => {
+      state.ownChecks = state.ownChecks.filter((check) => check !== payload);
+    },
     takenFromDrawer: (state, { payload }: PayloadAction<string>) => {
       state.drawer = state.drawer.filter(({ name }) => name !== payload);
     },
@@ -103,4 +120,7 @@ export const {
   paneShown,
   meterChosen,
   meterZeroed,
+  clickCalibrated,
+  ownCheckAdded,
+  ownCheckDropped,
 } = settingsSlice.actions;

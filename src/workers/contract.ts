@@ -17,6 +17,9 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
+import type { Diagnosis } from '@/core/8-field/diagnose';
+import type { NextChange } from '@/core/8-field/nextChange';
+import type { Flight } from '@/core/8-field/sights';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
 import type { ChoiceInput, ChoiceResult } from '@/core/8-sizing/chooseDrive';
 import type { MapPoint, TailMapRowInput } from '@/core/8-sizing/tail/tailMap';
@@ -41,9 +44,16 @@ export interface Jobs {
   smallMade: { input: { readonly design: Design; readonly board: Material | null }; output: SmallMade };
   /** What the gates of its build bear, and what was read means. */
   judgeGates: { input: { readonly design: Design }; output: readonly GateVerdict[] };
+  /** What explains flights, and what to change next. */
+  explain: { input: { readonly design: Design; readonly flights: readonly Flight[] }; output: Explained };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
+}
+
+export interface Explained {
+  readonly diagnosis: Diagnosis;
+  readonly next: NextChange | null;
 }
 
 export interface LayOutInput {

@@ -11,6 +11,8 @@ import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { tossVirtually } from '@/core/7-flight/toss/virtualToss';
 import { gatesOf } from '@/core/8-bench/gates';
 import { judgeGates } from '@/core/8-bench/judgeGate';
+import { diagnose } from '@/core/8-field/diagnose';
+import { nextChange } from '@/core/8-field/nextChange';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -75,6 +77,10 @@ export const WORK: Workers = {
     if ('because' in large) return { ok: false, because: large.because };
     if ('because' in small) return { ok: false, because: small.because };
     return { ok: true, large: glideOf(large), small: glideOf(small) };
+  },
+  *explain({ design, flights }) {
+    const diagnosis = yield* diagnose(design, flights);
+    return { diagnosis, next: nextChange(design, diagnosis) };
   },
   *smallMade({ design, board }) {
     return smallMade(design, board);

@@ -193,7 +193,9 @@ describe('versions', () => {
     const samples = readdirSync(new URL('../../../tests/samples/', import.meta.url)).filter((name) =>
       name.startsWith('version-'),
     );
-    expect(samples.sort()).toEqual(Array.from({ length: DESIGN_VERSION }, (_, index) => `version-${index + 1}.json`));
+    expect(samples.sort()).toEqual(
+      Array.from({ length: DESIGN_VERSION }, (_, index) => `version-${index + 1}.json`).sort(),
+    );
     samples.forEach((_, index) => expect(readDesignText(sampleText(index + 1)).ok).toBe(true));
   });
 

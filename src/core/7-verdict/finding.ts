@@ -15,7 +15,8 @@ export type Stage =
   | 'power'
   | 'plans'
   | 'glider'
-  | 'bench';
+  | 'bench'
+  | 'field';
 
 export interface Remedy {
   readonly label: Words;

@@ -15,7 +15,7 @@ export const bench = {
     ['On two scales', 'Front scale'],
     ['On two scales', 'Rear scale'],
   ],
-  worksOnSheet: true,
+  worksOn: 'sheet',
   Sheet: BenchSheet,
   Inputs: BenchStage,
 } as const satisfies StageEntry;

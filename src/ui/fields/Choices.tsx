@@ -9,6 +9,8 @@ interface ChoicesProps<Value extends string> {
   readonly onChange: (next: Value | null) => void;
   /** Joined into one bar, as the views of a drawing. */
   readonly joined?: boolean;
+  /** As wide as its place and as high as a thumb. */
+  readonly isLarge?: boolean;
   readonly className?: string;
 }
 
@@ -19,6 +21,7 @@ export function Choices<Value extends string>({
   value,
   onChange,
   joined = false,
+  isLarge = false,
   className,
 }: ChoicesProps<Value>) {
   return (
@@ -36,6 +39,7 @@ export function Choices<Value extends string>({
           className={clsx(
             'cursor-pointer px-2 py-0.5 text-read data-[state=on]:bg-graphite data-[state=on]:text-sheet',
             !joined && 'rounded-sm border border-rule data-[state=on]:border-graphite',
+            isLarge && 'min-h-11 flex-1',
           )}
         >
           {name}

@@ -6,15 +6,16 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { tossAsked } from '@/store/gliderSlice';
 import { isTrack, readTosses, readTrack, tossesCsv } from '@/files/tossesTable';
 import { changeToss, dropToss, logToss, takeTosses, type TossPart } from '@/store/tosses';
-import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
+import { RecordNote } from '../records/RecordNote';
+import { type RecordNumber, RecordNumbers } from '../records/RecordNumbers';
+import { RecordPhotos } from '../records/RecordPhotos';
 import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
 import { downloadFile } from '../shell/download';
 import { told } from '../shell/told';
-import { TossPhotos } from './TossPhotos';
 import { far, RESULT_WORDS } from './tossWords';
 
 /** Tosses of one size, oldest first. */
@@ -161,23 +162,7 @@ function TossFields({ toss }: { readonly toss: Toss }) {
   };
   return (
     <div className="grid grid-cols-2 gap-x-2 gap-y-1.5 pb-2">
-      {NUMBERS.map(({ key, label, kind, least, most, step }) => (
-        <QuantityField
-          key={key}
-          label={label}
-          kind={kind}
-          step={step ?? 0.1}
-          digits={2}
-          value={toss[key]}
-          placeholder="–"
-          onCommit={(value) =>
-            value >= least && value <= most
-              ? change({ [key]: value })
-              : { path: '', message: `must lie between ${least} and ${most}` }
-          }
-          onClear={() => change({ [key]: undefined })}
-        />
-      ))}
+      <RecordNumbers numbers={NUMBERS} record={toss} onChange={change} />
       <div className="col-span-2">
         <SelectField
           label="What it did"
@@ -186,21 +171,13 @@ function TossFields({ toss }: { readonly toss: Toss }) {
           onChange={(result) => change({ result })}
         />
       </div>
-      <label className="col-span-2 text-label text-faint">
-        Note
-        <input
-          className="mt-0.5 w-full rounded-sm border border-rule bg-sheet px-2 py-1 text-read text-graphite"
-          defaultValue={toss.notes}
-          maxLength={2000}
-          onBlur={(event) => event.target.value !== toss.notes && change({ notes: event.target.value })}
-        />
-      </label>
-      <TossPhotos toss={toss} />
+      <RecordNote label="Note" value={toss.notes} most={2000} onChange={(notes) => change({ notes })} />
+      <RecordPhotos of={toss.id} />
     </div>
   );
 }
 
-type NumberKey =
+const NUMBERS: readonly RecordNumber<
   | 'distance'
   | 'time'
   | 'sideways'
@@ -211,16 +188,8 @@ type NumberKey =
   | 'ballast'
   | 'ballastAt'
   | 'mass'
-  | 'balance';
-
-const NUMBERS: readonly {
-  readonly key: NumberKey;
-  readonly label: string;
-  readonly kind: 'number' | 'speed' | 'angle' | 'mass' | 'length';
-  readonly least: number;
-  readonly most: number;
-  readonly step?: number;
-}[] = [
+  | 'balance'
+>[] = [
   { key: 'distance', label: 'Distance (m)', kind: 'number', least: 0, most: 1000, step: 0.5 },
   { key: 'time', label: 'Time (s)', kind: 'number', least: 0, most: 3600 },
   { key: 'sideways', label: 'To the right (m)', kind: 'number', least: -1000, most: 1000, step: 0.5 },

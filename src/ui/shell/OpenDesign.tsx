@@ -13,6 +13,9 @@ import { PacedProvider } from './PacedProvider';
 import { StageTask } from './StageTask';
 import { StageList } from './StageList';
 
+/** Height of the sheet on a phone, by where the work is done. */
+const SHEET_OF_PHONE = { sheet: 'phone:h-[56vh]', both: 'phone:h-[36vh]', inputs: 'phone:h-[24vh]' } as const;
+
 interface OpenDesignProps {
   readonly id: string;
   readonly stage: StageEntry;
@@ -42,7 +45,7 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
         <main
           className={clsx(
             'min-w-0 flex-1 contain-strict will-change-transform phone:flex-none phone:border-b phone:border-rule',
-            stage.worksOnSheet ? 'phone:h-[56vh]' : 'phone:h-[36vh]',
+            SHEET_OF_PHONE[stage.worksOn ?? 'both'],
           )}
           aria-label="Drawing"
           data-testid="sheet"

@@ -1,12 +1,12 @@
 import { clsx } from 'clsx';
 import { Check, Circle, LayoutGrid, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { useAppSelector } from '@/store/hooks';
 import { shownFindings } from '@/store/setAsideFindings';
 import type { StageEntry } from '../stages/stage';
-import { STAGE_LIST, stageAt, stageState } from '../stages/stages';
+import { STAGE_GROUPS, STAGE_LIST, STAGES, stageAt, stageState } from '../stages/stages';
 import { Button } from './buttons';
 import { layer } from './layer';
 import { useScreen } from './useScreen';
@@ -24,19 +24,35 @@ export function StageList({ id }: { readonly id: string }) {
 }
 
 function StageColumn({ id }: { readonly id: string }) {
+  const { stage: path = '' } = useParams();
+  const column = useRef<HTMLElement>(null);
+  // On a low screen the open stage may lie below the fold.
+  useEffect(() => column.current?.querySelector(`[href$="/${path}"]`)?.scrollIntoView({ block: 'nearest' }), [path]);
   return (
-    <nav aria-label="Stages" className="w-[132px] shrink-0 overflow-y-auto border-r border-rule low:w-[104px]">
-      <ol>
-        {STAGE_LIST.map((stage) => (
-          <li key={stage.path}>
-            <StageLink
-              id={id}
-              stage={stage}
-              className="block border-b border-l-4 border-b-soft px-3 py-1 hover:bg-soft low:flex low:min-h-11 low:items-center low:gap-1 low:px-1.5 low:py-1"
-            />
-          </li>
-        ))}
-      </ol>
+    <nav
+      ref={column}
+      aria-label="Stages"
+      className="w-[132px] shrink-0 overflow-y-auto border-r border-rule low:w-[104px]"
+    >
+      {STAGE_GROUPS.map(({ title, stages }) => (
+        <div key={title} className="border-b border-rule pb-1">
+          <p className="px-3 pt-1.5 pb-0.5 text-note tracking-wide text-faint uppercase low:px-1.5" aria-hidden="true">
+            {title}
+          </p>
+          <ol aria-label={title}>
+            {stages.map((stage) => (
+              <li key={stage}>
+                <StageLink
+                  id={id}
+                  stage={STAGES[stage]}
+                  className="flex items-center justify-between gap-1 border-l-4 px-2 py-1 hover:bg-soft low:min-h-11 low:px-1 pointer-coarse:min-h-11"
+                  isLine
+                />
+              </li>
+            ))}
+          </ol>
+        </div>
+      ))}
     </nav>
   );
 }
@@ -95,9 +111,11 @@ interface StageLinkProps {
   readonly stage: StageEntry;
   readonly className: string;
   readonly onChosen?: () => void;
+  /** In one line: the state by its mark and its count, in words for those who do not see it. */
+  readonly isLine?: boolean;
 }
 
-function StageLink({ id, stage: { path, title }, className, onChosen }: StageLinkProps) {
+function StageLink({ id, stage: { path, title }, className, onChosen, isLine = false }: StageLinkProps) {
   const design = useAppSelector((state) => state.document.present);
   const findings = useAppSelector((state) => state.analysis.current?.findings);
   const { state, count } = design
@@ -115,11 +133,12 @@ function StageLink({ id, stage: { path, title }, className, onChosen }: StageLin
       <span className="flex items-center gap-1 text-note text-faint">
         {findings ? (
           <>
-            {ICON[state]} <span className="small:sr-only">{state}</span>
-            <span className="small:sr-only">{count > 0 && ` · ${count}`}</span>
+            {isLine && count > 0 && <span aria-hidden="true">{count}</span>}
+            {ICON[state]} <span className={isLine ? 'sr-only' : 'small:sr-only'}>{state}</span>
+            <span className={isLine ? 'sr-only' : 'small:sr-only'}>{count > 0 && ` · ${count}`}</span>
           </>
         ) : (
-          <span className="phone:sr-only">computing…</span>
+          <span className={isLine ? 'sr-only' : 'phone:sr-only'}>computing…</span>
         )}
       </span>
     </NavLink>

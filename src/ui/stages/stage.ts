@@ -17,8 +17,8 @@ export interface StageEntry {
   readonly task: string;
   /** Fields that are always there, by group and label: how they are found by their words. */
   readonly fields: readonly (readonly [group: string, label: string])[];
-  /** True where the work is done on the sheet rather than in the fields: on a phone it has more of the screen. */
-  readonly worksOnSheet?: boolean;
+  /** Where the work is done: a phone gives the sheet more of its height, or the inputs. */
+  readonly worksOn?: 'sheet' | 'inputs';
   readonly Sheet: ComponentType<StageProps>;
   readonly Inputs: ComponentType<StageProps>;
 }

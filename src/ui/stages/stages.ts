@@ -3,6 +3,7 @@ import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
 import { bench } from '../bench/stage';
 import { brief } from '../brief/stage';
+import { field } from '../field/stage';
 import { glider } from '../glider/stage';
 import { plans } from '../plans/stage';
 import { power } from '../power/stage';
@@ -30,7 +31,16 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   plans,
   glider,
   bench,
+  field,
 };
+
+/** What the stages are for, so that a long list stays calm. */
+export const STAGE_GROUPS: readonly { readonly title: string; readonly stages: readonly Stage[] }[] = [
+  { title: 'Size', stages: ['brief', 'wing', 'section', 'tail', 'rigging', 'weights'] },
+  { title: 'Judge', stages: ['balance', 'stability', 'strength', 'power'] },
+  { title: 'Build', stages: ['plans', 'glider', 'bench'] },
+  { title: 'Fly', stages: ['field'] },
+];
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);
 

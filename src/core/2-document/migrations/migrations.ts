@@ -1,6 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 import { drivesWithLimits } from './drivesWithLimits';
+import { flightsThatTell } from './flightsThatTell';
 import { foldedSpars } from './foldedSpars';
 import { layoutsByHand } from './layoutsByHand';
 import { rodsWithShapes } from './rodsWithShapes';
@@ -23,6 +24,7 @@ export const MIGRATIONS: readonly Step[] = [
   drivesWithLimits,
   layoutsByHand,
   foldedSpars,
+  flightsThatTell,
 ];
 
 /** Brings a document of an older version to the newest one. */

@@ -82,7 +82,7 @@ export const tossSchema = z.strictObject({
 export const benchReadingSchema = z.strictObject({
   ...head,
   what: z
-    .enum(['angle', 'mass', 'balance', 'throw', 'warp', 'length', 'other'])
+    .enum(['angle', 'mass', 'balance', 'throw', 'warp', 'length', 'thrust', 'thrustAngle', 'check', 'other'])
     .meta({ description: 'What was measured' }),
   part: identifier('Part it was measured on').optional(),
   side: z.enum(['left', 'right', 'both']).optional().meta({ description: 'Side, where it has two' }),
@@ -90,10 +90,43 @@ export const benchReadingSchema = z.strictObject({
     .number()
     .min(-1e6)
     .max(1e6)
-    .meta({ description: 'Reading: degrees for angles, throws and warps, grams, else millimetres' }),
+    .meta({
+      description:
+        'Reading: degrees for angles, throws and warps, grams for masses and thrust, 1 for a check that is done, else millimetres',
+    }),
   plusMinus: bounded('plusMinus', 'How far to trust it, in the same unit').optional(),
   place: point('Where it was measured').optional(),
   notes,
+});
+
+/** What a flight did, in plain words: none of it needs an instrument. */
+export const FLIGHT_DEEDS = [
+  'flewWell',
+  'divesHandsOff',
+  'climbsHandsOff',
+  'balloonsWithPower',
+  'noseDropsWithPower',
+  'turnsLeft',
+  'turnsRight',
+  'dropsLeft',
+  'dropsRight',
+  'wanders',
+  'slowToTurn',
+  'flexes',
+  'reversed',
+] as const;
+
+/** A piece of a flight that says something by itself. */
+export const flightRunSchema = z.strictObject({
+  kind: z
+    .enum(['level', 'climb', 'glide', 'stall'])
+    .meta({ description: 'Level under power, at full throttle, steady without power, or slowed down to the stall' }),
+  speed: bounded('speed', 'Through the air').optional(),
+  pitch: bounded('angle', 'Pitch trim found, trailing edge down positive').optional(),
+  roll: bounded('angle', 'Roll trim found, to the right positive; of the rudder where nothing rolls').optional(),
+  glideRatio: z.number().min(0).max(100).optional().meta({ description: 'Distance over height lost' }),
+  duration: z.number().min(0).max(86400).optional().meta({ description: 'How long [s]' }),
+  from: z.enum(['hand', 'recorder']).default('hand').meta({ description: 'Noted by hand, or found in a recording' }),
 });
 
 export const flightSchema = z.strictObject({
@@ -111,6 +144,27 @@ export const flightSchema = z.strictObject({
     )
     .default([])
     .meta({ description: 'Trim found in flight' }),
+  did: z
+    .array(z.enum(FLIGHT_DEEDS))
+    .max(FLIGHT_DEEDS.length)
+    .default([])
+    .meta({ description: 'What it did, in plain words' }),
+  runs: z
+    .array(flightRunSchema)
+    .max(200, { error: 'must hold at most 200 runs' })
+    .default([])
+    .meta({ description: 'Pieces of the flight that say something by themselves' }),
+  pack: shortText('Pack that flew').default(''),
+  turns: z.number().min(0).max(1e5).optional().meta({ description: 'Turns on the rubber motor' }),
+  ticked: z.array(shortText('Item')).max(100).default([]).meta({ description: 'Items ticked before this flight' }),
+  crash: z
+    .strictObject({
+      broke: z.array(shortText('What broke')).max(50).default([]).meta({ description: 'What broke' }),
+      massAfter: bounded('mass', 'Mass after the repair').optional(),
+      gates: z.array(identifier('Gate')).max(200).default([]).meta({ description: 'Gates to be read again' }),
+    })
+    .optional()
+    .meta({ description: 'Present when it crashed' }),
   changed: longText('The one thing that was changed before this flight').default(''),
   verdict: z
     .enum(['better', 'same', 'worse', 'unknown'])
@@ -119,12 +173,35 @@ export const flightSchema = z.strictObject({
   notes,
 });
 
+/** What a row of experiments cuts back, step by step. */
+export const CUT_BACKS = ['fin', 'tips', 'throw'] as const;
+
 export const experimentSchema = z.strictObject({
   ...head,
   question: longText('What is to be found out'),
   changed: longText('The one thing that differs').default(''),
   expected: longText('What should happen, said beforehand').default(''),
   found: longText('What happened').default(''),
+  cutBack: z
+    .strictObject({
+      what: z.enum(CUT_BACKS).meta({ description: 'Height of a fin, span at the tips, or throw of a control' }),
+      of: identifier('Surface or control'),
+      steps: z
+        .array(
+          z.strictObject({
+            share: z.number().min(0.1).max(1).meta({ description: 'What is left of what is drawn' }),
+            verdict: z.enum(['better', 'same', 'worse', 'unknown']).default('unknown').meta({
+              description: 'Against the step before',
+            }),
+            flight: identifier('Flight in which it was tried').optional(),
+          }),
+        )
+        .min(1)
+        .max(20)
+        .meta({ description: 'Steps, from the drawing down' }),
+    })
+    .optional()
+    .meta({ description: 'A planned row that takes off a little more each time' }),
   tosses: z.array(identifier('Toss')).max(200).default([]).meta({ description: 'Tosses that belong to it' }),
   flights: z.array(identifier('Flight')).max(200).default([]).meta({ description: 'Flights that belong to it' }),
 });

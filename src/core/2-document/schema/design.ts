@@ -9,7 +9,7 @@ import { propulsionSchema } from './propulsion';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 9;
+export const DESIGN_VERSION = 10;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),

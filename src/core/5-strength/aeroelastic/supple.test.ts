@@ -19,7 +19,7 @@ import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoa
 /** A plain wing of 1.2 m by 0.2 m by itself. */
 const plainWing = designSchema.parse({
   format: 'inclinar-design',
-  version: 9,
+  version: 10,
   name: 'Plain wing',
   surfaces: [
     {

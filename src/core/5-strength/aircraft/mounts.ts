@@ -1,3 +1,4 @@
+import { times } from '@/core/1-base/numeric/vectors';
 import { metresFromMillimetres, millimetresFromMetres as millimetres, type Metres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
@@ -109,6 +110,11 @@ export function boomsOf(design: Design, surfaces: readonly PlacedSurface[]): Boo
   });
 }
 
-/** Booms as things that turn under their surfaces. */
-export const mountsOf = (booms: readonly Boom[]): Mount[] =>
-  booms.flatMap(({ beam, surfaces, isMiddle }) => (beam ? [{ surfaces, turnBy: endTurn(beam), isMiddle }] : []));
+/** Booms as things that turn under their surfaces, so many times as far as computed. */
+export const mountsOf = (booms: readonly Boom[], softer = 1): Mount[] =>
+  booms.flatMap(({ beam, surfaces, isMiddle }) => {
+    if (!beam) return [];
+    const turn = endTurn(beam);
+    const turnBy: Mount['turnBy'] = (...load) => times(turn(...load), softer);
+    return [{ surfaces, turnBy: softer === 1 ? turn : turnBy, isMiddle }];
+  });

@@ -39,6 +39,8 @@ export interface StiffAircraft {
   readonly about: Vector3;
   /** Level flight at cruise speed: dynamic pressure, angle of attack, and the downwash at what lies behind. */
   readonly cruise: { readonly pressure: Pascals; readonly alpha: Radians; readonly downwash: Radians };
+  /** How many times as far as computed its booms turn; once without. */
+  readonly boomsSofter?: number;
 }
 
 /** The aircraft with its beams, booms and masses, and how its strips turn under their loads. */
@@ -120,7 +122,7 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     masses.set(index, carriedMasses(design, surfaces, surface));
   });
   const booms = boomsOf(design, surfaces);
-  const mounts = mountsOf(booms);
+  const mounts = mountsOf(booms, stiff.boomsSofter);
   const unit = [model.level, model.rising, ...(model.commanded ? [model.commanded] : [])].map((flow) =>
     stripLoadsOf(model.matrices, flow.circulation),
   );
@@ -243,6 +245,8 @@ export interface PullUp {
   readonly rigid: StripLoads;
   readonly bent: StripLoads;
   readonly unknowns: Float64Array;
+  /** How much more pitch command it takes than a stiff one would. */
+  readonly commandMore: Radians;
 }
 
 /**
@@ -310,7 +314,7 @@ function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fr
     ...(byCommand ? ([[dCommand, byCommand.loads]] as const) : []),
     [1, answered(body.alike, unknowns)],
   ]);
-  return { factor, pressure, rigid: rigid.loads, bent, unknowns };
+  return { factor, pressure, rigid: rigid.loads, bent, unknowns, commandMore: dCommand };
 }
 
 /** Pull-ups at one speed, by the load factor; everything grows evenly with it. */
@@ -338,6 +342,7 @@ export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps |
       pressure: one.pressure,
       rigid: between(({ rigid }) => rigid),
       bent: between(({ bent }) => bent),
+      commandMore: one.commandMore + more * (two.commandMore - one.commandMore),
       unknowns: one.unknowns.map((unknown, row) => unknown + more * (two.unknowns[row]! - unknown)),
     };
   };

@@ -1,17 +1,16 @@
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import type { Toss } from '@/core/7-flight/toss/settings';
 import { useAppDispatch } from '@/store/hooks';
 import { addPicture, dropPicture, type Photo } from '@/store/pictures';
 import { ChoosePicture } from '../pictures/ChoosePicture';
 import { fittingPicture } from '../pictures/fittingPicture';
 import { usePicture } from '../pictures/usePicture';
-import { useRecords } from '../records/useRecords';
+import { useRecords } from './useRecords';
 import { IconButton } from '../shell/buttons';
 import { told } from '../shell/told';
 
-/** Photographs of a toss: how it was held, what was on it, where it came down. */
-export function TossPhotos({ toss: { id } }: { readonly toss: Toss }) {
+/** Photographs of a toss or a flight: how it was held, what was on it, where it came down. */
+export function RecordPhotos({ of: id }: { readonly of: string }) {
   const dispatch = useAppDispatch();
   const photos = useRecords('photos').filter(({ part }) => part === id);
   const take = (file: File) =>
@@ -21,14 +20,14 @@ export function TossPhotos({ toss: { id } }: { readonly toss: Toss }) {
   return (
     <div className="col-span-2 flex flex-wrap items-start gap-2">
       {photos.map((photo) => (
-        <TossPhoto key={photo.id} photo={photo} />
+        <RecordPhoto key={photo.id} photo={photo} />
       ))}
       <ChoosePicture label="Photo" onChoose={(file) => void take(file)} />
     </div>
   );
 }
 
-function TossPhoto({ photo: { id, name, type } }: { readonly photo: Photo }) {
+function RecordPhoto({ photo: { id, name, type } }: { readonly photo: Photo }) {
   const dispatch = useAppDispatch();
   const shown = usePicture(id, type);
   const words = `Photo ${name || id}`;

@@ -1,0 +1,33 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Flight } from '@/core/8-field/sights';
+import type { Explained } from '@/workers/contract';
+
+export interface FieldState {
+  /** What flights told of a design, last. */
+  readonly explained: { readonly of: Design; readonly by: readonly Flight[]; readonly result: Explained } | null;
+  readonly failure: string | null;
+  /** What is ticked before the next flight. */
+  readonly ticked: readonly string[];
+  /** Number of the first of the flights that are looked at; the latest since a change without. */
+  readonly batch: number | null;
+}
+
+const initialState: FieldState = { explained: null, failure: null, ticked: [], batch: null };
+
+export const fieldSlice = createSlice({
+  name: 'field',
+  initialState,
+  reducers: {
+    flightsExplained: (state, { payload }: PayloadAction<NonNullable<FieldState['explained']>>) => ({
+      ...state,
+      explained: payload,
+      failure: null,
+    }),
+    tickedOff: (state, { payload }: PayloadAction<readonly string[]>) => ({ ...state, ticked: payload }),
+    batchChosen: (state, { payload }: PayloadAction<number | null>) => ({ ...state, batch: payload }),
+    explainingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, failure: payload }),
+  },
+});
+
+export const { flightsExplained, explainingFailed, tickedOff, batchChosen } = fieldSlice.actions;

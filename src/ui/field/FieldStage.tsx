@@ -1,0 +1,19 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { Expected } from './Expected';
+import { Flights } from './Flights';
+import { LogFlight } from './LogFlight';
+import { Preflight } from './Preflight';
+import { WhatExplains } from './WhatExplains';
+
+/** What is ticked before a flight, what it should do, what it did, and what explains that. */
+export function FieldStage({ design }: { readonly design: Design }) {
+  return (
+    <>
+      <Preflight design={design} />
+      <Expected />
+      <LogFlight />
+      <WhatExplains design={design} />
+      <Flights />
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { fill, Now, show } from '#/tests/render';
+import { decimal, METRIC } from '@/words/formatQuantity';
+import { FAULTS } from '@/core/8-field/faults';
+import { causeWords, changeWords } from './fieldWords';
+import { FieldStage } from './FieldStage';
+
+afterEach(cleanup);
+
+const stage = async () => {
+  const open = await show(demoDesign('lagoon-postman'), <Now of={(design) => <FieldStage design={design} />} />);
+  const { id } = open.session.store.getState().session;
+  const flights = () => open.designs.records.heads('flights', id!);
+  return { ...open, flights };
+};
+
+test('a flight is logged with what was pressed: what it did, clicks as degrees, what was ticked', async () => {
+  const { hand, flights, session } = await stage();
+  await hand.type(screen.getByRole('textbox', { name: 'Own item' }), 'Float line coiled{Enter}');
+  await hand.click(await screen.findByRole('checkbox', { name: 'Float line coiled' }));
+  await hand.click(screen.getByRole('button', { name: 'dives hands off' }));
+  await hand.click(screen.getByRole('radio', { name: 'worse' }));
+  await hand.click(screen.getByRole('radio', { name: 'light' }));
+  for (let click = 0; click < 3; click++)
+    await hand.click(screen.getByRole('button', { name: 'Pitch trim found: one click up' }));
+  await hand.click(screen.getByRole('button', { name: /^Roll trim found: not looked at/ }));
+  await hand.click(screen.getByRole('button', { name: 'Log the flight' }));
+  await waitFor(async () => expect(await flights()).toHaveLength(1));
+  const [flight] = await flights();
+  expect(flight).toMatchObject({ did: ['divesHandsOff'], verdict: 'worse', wind: 2, ticked: ['Float line coiled'] });
+  // Behind the wing nose up is trailing edge up.
+  expect(flight!.runs).toMatchObject([{ kind: 'level', from: 'hand', roll: 0 }]);
+  expect(flight!.runs[0]!.pitch).toBeCloseTo(-0.9, 9);
+  expect(session.store.getState().field.ticked).toEqual([]);
+  expect(await screen.findByRole('button', { name: /^1\. dives hands off; worse/ })).toBeTruthy();
+});
+
+test('two changes at once are said not to be told apart; a click is calibrated and bounded', async () => {
+  const { hand, session } = await stage();
+  const changed = screen.getByRole('textbox', { name: 'Changed before this flight, one thing' });
+  await hand.type(changed, 'pack 5 mm forward');
+  expect(screen.queryByText(/^Two things at once/)).toBeNull();
+  await hand.type(changed, '; tail 1° down');
+  expect(screen.getByText(/^Two things at once/)).toBeTruthy();
+  await fill(hand, 'One click turns a control', '9');
+  expect(document.body.textContent).toMatch(/must lie between 0.01° and 5°/);
+  await fill(hand, 'One click turns a control', '0.25');
+  expect(session.store.getState().settings.clickDegrees).toBe(0.25);
+});
+
+test('a flight that is opened takes runs, and a crash that is not weighed; taken out it can be put back', async () => {
+  const { hand, flights } = await stage();
+  await hand.click(screen.getByRole('button', { name: 'flew well' }));
+  await hand.click(screen.getByRole('button', { name: 'Log the flight' }));
+  await hand.click(await screen.findByRole('button', { name: /^1\. flew well/ }));
+  await hand.click(screen.getByRole('button', { name: 'Add a run' }));
+  await screen.findByRole('textbox', { name: 'Glide ratio' });
+  await fill(hand, 'Glide ratio', '7.5');
+  await waitFor(async () => expect((await flights())[0]!.runs).toMatchObject([{ kind: 'glide', glideRatio: 7.5 }]));
+  await hand.click(screen.getByRole('checkbox', { name: 'It crashed' }));
+  const broke = await screen.findByRole('textbox', { name: /^What broke/ });
+  await hand.type(broke, 'tail boom, left tip');
+  await hand.tab();
+  await waitFor(async () => expect((await flights())[0]!.crash?.broke).toEqual(['tail boom', 'left tip']));
+  const list = screen.getByRole('group', { name: 'Flights' });
+  expect(within(list).getByRole('button', { name: /^1\. crashed; flew well/ })).toBeTruthy();
+  await hand.click(within(list).getByRole('button', { name: 'Take flight 1 out' }));
+  await waitFor(async () => expect(await flights()).toEqual([]));
+});
+
+test('before it flies it is said what it should do: speeds, trims, and which way it wants to go', async () => {
+  const open = await stage();
+  const analysis = open.analysis();
+  const told = await screen.findByRole('group', { name: 'What it should do' });
+  expect(told.textContent).toContain(`Stalls at${decimal(analysis.speeds.stall!, 1)} m/s`);
+  // Its thrust line lies so that full throttle raises the nose or drops it by some degrees.
+  const more = analysis.power.pitchControlAtFullPower! - analysis.trim.elevatorPowerOff!;
+  expect(told.textContent).toMatch(
+    more > 0 ? /full throttle it wants to raise its nose: push/ : /drop its nose: hold back/,
+  );
+});
+
+test('every cause is said with its size and its side, and every change the other way', () => {
+  for (const fault of FAULTS) {
+    const [one, other] = [2, -0.5].map((size) => causeWords({ fault, size }, METRIC)) as [string, string];
+    expect(one).not.toBe(other);
+    expect(one).not.toMatch(/NaN|undefined/);
+    const tells = { what: 'roll', speed: null, by: 0.02, sigma: 0.01 } as const;
+    expect(changeWords({ fault, by: -2, moves: null, shim: null, tells, isThereAndBack: false }, METRIC)).toMatch(
+      /\.$/,
+    );
+  }
+  expect(causeWords({ fault: 'balance', size: 6 }, METRIC)).toMatch(/^It balances 6 mm farther aft than drawn/);
+  expect(causeWords({ fault: 'mass', size: -0.08 }, METRIC)).toBe('It is 8 % lighter than thought');
+});
