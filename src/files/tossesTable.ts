@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { type RecordOf, tossSchema } from '@/core/2-document/records/recordKinds';
 import { escapedCell, plainCell } from './tableCell';
-import { type DecimalMark, decimalMark, readNumber } from './tableNumber';
+import { type Refused, tableOf } from './table';
+import { readNumber } from './tableNumber';
 
 type Toss = RecordOf<'tosses'>;
 
@@ -22,6 +23,9 @@ const NUMBERS = [
   ['balance_mm', 'balance'],
 ] as const satisfies readonly (readonly [string, keyof Toss])[];
 
+/** A log of a season is far below it. */
+const MOST_CHARACTERS = 1_000_000;
+
 /** Tosses as comma-separated text, one a line; places over time stay in the design file. */
 export const tossesCsv = (tosses: readonly Toss[]): string =>
   Papa.unparse({
@@ -35,37 +39,8 @@ export const tossesCsv = (tosses: readonly Toss[]): string =>
     ]),
   });
 
-export type Refused = { readonly ok: false; readonly message: string };
 export type TossesRead = { readonly ok: true; readonly tosses: readonly Toss[] } | Refused;
 export type TrackRead = { readonly ok: true; readonly track: Toss['track'] } | Refused;
-
-/** A log of a season is far below it. */
-const MOST_CHARACTERS = 1_000_000;
-
-interface Table {
-  readonly heads: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-  readonly mark: DecimalMark;
-}
-
-function tableOf(text: string): Table | Refused {
-  if (text.length > MOST_CHARACTERS) return { ok: false, message: 'That is more than any log: take the rows only.' };
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
-  const [head, ...rows] = data;
-  if (!head || rows.length === 0)
-    return { ok: false, message: 'A line of heads and at least one line under it are needed.' };
-  return {
-    heads: head.map((cell) =>
-      cell
-        .trim()
-        .toLowerCase()
-        .replaceAll(/[\s/()[\]]+/g, '_')
-        .replace(/_$/, ''),
-    ),
-    rows,
-    mark: decimalMark(rows.flat()),
-  };
-}
 
 /**
  * Reads tosses from a table. A line of a known id changes that toss and keeps
@@ -73,7 +48,7 @@ function tableOf(text: string): Table | Refused {
  * line and column. @param now day and time of lines that say none
  */
 export function readTosses(text: string, known: readonly Toss[], now: string): TossesRead {
-  const table = tableOf(text);
+  const table = tableOf(text, MOST_CHARACTERS);
   if ('ok' in table) return table;
   const { heads, rows, mark } = table;
   if (!heads.includes('result'))
@@ -123,7 +98,7 @@ export function readTosses(text: string, known: readonly Toss[], now: string): T
 
 /** Whether a text is places over time rather than a table of tosses. */
 export function isTrack(text: string): boolean {
-  const table = tableOf(text);
+  const table = tableOf(text, MOST_CHARACTERS);
   return !('ok' in table) && !table.heads.includes('result') && table.heads.some((head) => /^t(_s)?$|^time/.test(head));
 }
 
@@ -135,7 +110,7 @@ const TRACK = [
 
 /** Places over time as a video gives them: time since the hand [s], ahead and above the ground [m], with heads t, x, z. */
 export function readTrack(text: string): TrackRead {
-  const table = tableOf(text);
+  const table = tableOf(text, MOST_CHARACTERS);
   if ('ok' in table) return table;
   const columns = TRACK.map(([name, head]) => [name, table.heads.findIndex((cell) => head.test(cell))] as const);
   const missing = columns.find(([, column]) => column < 0);

@@ -10,6 +10,7 @@ import { RecordPhotos } from '../records/RecordPhotos';
 import { Button, IconButton } from '../shell/buttons';
 import { told } from '../shell/told';
 import { RUN_WORDS } from './fieldWords';
+import { Recording } from './Recording';
 
 const NUMBERS: readonly RecordNumber<'duration' | 'wind' | 'mass' | 'balance' | 'turns'>[] = [
   { key: 'duration', label: 'In the air (s)', kind: 'number', least: 0, most: 86_400, step: 10 },
@@ -86,6 +87,7 @@ export function FlightFields({ flight }: { readonly flight: Flight }) {
       <div className="col-span-2">
         <Button onClick={() => change({ runs: [...flight.runs, { kind: 'glide', from: 'hand' }] })}>Add a run</Button>
       </div>
+      <Recording flight={flight} onRuns={(runs) => change({ runs })} />
       <CrashFields flight={flight} onChange={change} />
       <RecordPhotos of={flight.id} />
     </div>

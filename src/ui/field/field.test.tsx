@@ -39,6 +39,25 @@ test('a flight is logged with what was pressed: what it did, clicks as degrees, 
   expect(await screen.findByRole('button', { name: /^1\. dives hands off; worse/ })).toBeTruthy();
 });
 
+test('a recording becomes runs of its flight, in place of an earlier one; what is none is refused and why', async () => {
+  const { hand, flights } = await stage();
+  await hand.click(screen.getByRole('button', { name: 'flew well' }));
+  await hand.click(screen.getByRole('button', { name: 'Pitch trim found: one click up' }));
+  await hand.click(screen.getByRole('button', { name: 'Log the flight' }));
+  await hand.click(await screen.findByRole('button', { name: /^1\. flew well/ }));
+  for (let again = 0; again < 2; again++) {
+    await hand.click(screen.getByRole('button', { name: 'Made-up recorder' }));
+    await screen.findByText(/^Found in it: \d level, cruise power/);
+    await waitFor(async () => expect((await flights())[0]!.runs.some(({ from }) => from === 'recorder')).toBe(true));
+  }
+  const { runs } = (await flights())[0]!;
+  expect(runs.filter(({ from }) => from === 'hand')).toHaveLength(1);
+  expect(runs.length).toBeLessThan(14);
+  const file = screen.getByLabelText('Recording of this flight');
+  await hand.upload(file, new File(['time_s,height_m\n0,1'], 'log.csv', { type: 'text/csv' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/^log\.csv was not taken\. The heads/);
+});
+
 test('two changes at once are said not to be told apart; a click is calibrated and bounded', async () => {
   const { hand, session } = await stage();
   const changed = screen.getByRole('textbox', { name: 'Changed before this flight, one thing' });
