@@ -1,4 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
+import { BenchCardButton } from './BenchCardButton';
 import { Instruments } from './Instruments';
 import { OnTwoScales } from './OnTwoScales';
 import { Rehearsal } from './Rehearsal';
@@ -14,6 +15,7 @@ export function BenchStage({ design }: { readonly design: Design }) {
       <Weighed design={design} />
       <OnTwoScales design={design} />
       <Throws design={design} />
+      <BenchCardButton design={design} />
     </>
   );
 }

@@ -1,65 +1,21 @@
-import { degreesFromRadians } from '@/core/1-base/units/convert';
-import type { Analysis } from '@/core/analyse';
 import { useAppSelector } from '@/store/hooks';
-import { decimal, formatValue } from '@/words/formatQuantity';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
-
-/** A turn that a pilot feels in the stick [°]. */
-const FELT = 0.5;
-
-/** Which way it will want to go, and with what it is held. */
-function wants({ trim, power, asymmetry, torque, rigging, pitch, speeds }: Analysis): string[] {
-  const noseUp = Math.sign(pitch.momentFromElevator ?? -1);
-  const said: string[] = [];
-  const more = (from: number | null, to: number | null) =>
-    from === null || to === null ? 0 : noseUp * degreesFromRadians(to - from);
-  const byPower = more(trim.elevatorPowerOff, power.pitchControlAtFullPower);
-  if (Math.abs(byPower) > FELT)
-    said.push(
-      `At full throttle it wants to ${byPower > 0 ? 'drop its nose: hold back' : 'raise its nose: push'}, ${decimal(Math.abs(byPower), 1)}° of pitch.`,
-    );
-  const aileron = torque.aileron === null ? 0 : degreesFromRadians(torque.aileron);
-  if (Math.abs(aileron) > FELT)
-    said.push(
-      `Off the hand its propeller rolls it ${aileron > 0 ? 'left: hold right' : 'right: hold left'}, ${decimal(Math.abs(aileron), 1)}°.`,
-    );
-  const roll = degreesFromRadians(asymmetry?.aileron ?? asymmetry?.rudder ?? 0);
-  if (Math.abs(roll) > FELT)
-    said.push(
-      `As it was measured it turns ${roll > 0 ? 'left' : 'right'}: ${decimal(Math.abs(roll), 1)}° the other way.`,
-    );
-  const handsOff = rigging.handsOffSpeed;
-  if (handsOff !== null && trim.speed !== null && speeds.stall !== null) {
-    if (handsOff > 1.25 * trim.speed) said.push('Hands off it wants to fly faster than its cruise: hold back.');
-    else if (handsOff < 1.1 * speeds.stall) said.push('Hands off it slows down to the stall: push.');
-  }
-  return said;
-}
+import { expectedOf, wantsOf } from './expectedWords';
 
 /** What it should do, said before it is thrown. */
 export function Expected() {
   const analysis = useAppSelector((state) => state.analysis.current);
   const units = useAppSelector((state) => state.settings.units);
   if (!analysis) return null;
-  const { speeds, trim, rigging, pitch } = analysis;
-  const noseUp = Math.sign(pitch.momentFromElevator ?? -1);
-  const speed = (value: number | null) => (value === null ? '–' : formatValue(value, 'speed', units));
-  const trimmed = (value: number | null) => {
-    if (value === null) return '–';
-    const up = noseUp * degreesFromRadians(value);
-    return Math.abs(up) < 0.05 ? 'in the middle' : `${decimal(Math.abs(up), 1)}° nose ${up > 0 ? 'up' : 'down'}`;
-  };
-  const said = wants(analysis);
+  const said = wantsOf(analysis);
   return (
     <Section title="What it should do">
-      <Fact label="Throw at least at">{speed(speeds.stall === null ? null : 1.1 * speeds.stall)}</Fact>
-      <Fact label="Stalls at">{speed(speeds.stall)}</Fact>
-      <Fact label="Approach">{speed(speeds.approach)}</Fact>
-      <Fact label="Flattest glide at">{speed(speeds.bestGlide)}</Fact>
-      <Fact label="Settles hands off at">{speed(rigging.handsOffSpeed)}</Fact>
-      <Fact label={`Pitch trim, level at ${speed(trim.speed)}`}>{trimmed(trim.elevator)}</Fact>
-      <Fact label="Pitch trim, power off">{trimmed(trim.elevatorPowerOff)}</Fact>
+      {expectedOf(analysis, units).map(([words, value]) => (
+        <Fact key={words} label={words}>
+          {value}
+        </Fact>
+      ))}
       {said.length > 0 ? (
         <ul className="mt-1.5 list-disc space-y-0.5 pl-4 text-read">
           {said.map((sentence) => (

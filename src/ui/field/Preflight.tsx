@@ -7,35 +7,15 @@ import { ownCheckAdded, ownCheckDropped } from '@/store/settingsSlice';
 import { CheckField } from '../fields/CheckField';
 import { Section } from '../numbers/Section';
 import { Button, IconButton } from '../shell/buttons';
-
-/** Asked before every flight, in this order; arming comes last. */
-function itemsFor({ propulsion, massItems }: Design, own: readonly string[]): string[] {
-  const isRubber = propulsion.some(({ rubber }) => rubber);
-  const isArmed = propulsion.length > 0 && !isRubber;
-  const hasPack = massItems.some(({ category }) => category === 'battery');
-  return [
-    'Local rules and the club allow this flight here',
-    'Nothing loose: wings, hinges, horns and hatches pulled at',
-    'Balance checked ready to fly, pack fixed',
-    'Controls free, in the middle, and the right way',
-    ...(massItems.some(({ category }) => category === 'receiver')
-      ? ['Range checked, failsafe closes the throttle']
-      : []),
-    ...(hasPack ? ['Pack charged, neither swollen nor dented, not cold'] : []),
-    'Wind and light within what it and its pilot are used to',
-    ...own,
-    'First flights over empty ground, spectators behind the line',
-    ...(isRubber ? ['Eyes shielded while it is wound, blades held'] : []),
-    ...(isArmed ? ['Armed last, hand clear of the disc'] : []),
-  ];
-}
+import { FieldCardButton } from './FieldCardButton';
+import { preflightItems } from './preflightItems';
 
 /** What is ticked before a flight; it goes into the log with it. */
 export function Preflight({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const ownChecks = useAppSelector((state) => state.settings.ownChecks);
   const ticked = useAppSelector((state) => state.field.ticked);
-  const items = itemsFor(design, ownChecks);
+  const items = preflightItems(design, ownChecks);
   const [typed, setTyped] = useState('');
   const count = items.filter((item) => ticked.includes(item)).length;
   const add = () => {
@@ -93,6 +73,7 @@ export function Preflight({ design }: { readonly design: Design }) {
           Add
         </Button>
       </form>
+      <FieldCardButton design={design} items={items} />
       <p className="mt-1 text-label text-faint">
         A list ticked off does not make it safe: rules of the place and of the club come first.
       </p>

@@ -57,7 +57,7 @@ export function madeUpRecording({ stall, speeds, glideRatioAt, normal }: MadeUpF
     quick = CHANGES,
   ) => {
     const from = t;
-    while (t < from + seconds - 1e-9) {
+    for (let tick = 0; tick < Math.round(seconds * RATE); tick++) {
       speed += Math.max(-quick / RATE, Math.min(quick / RATE, to - speed));
       height = Math.max(0, height + (climb * speed) / RATE);
       record(throttle);
