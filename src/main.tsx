@@ -14,6 +14,7 @@ import { makeStore } from '@/store/store';
 import { App } from '@/ui/App';
 import { Button } from '@/ui/shell/buttons';
 import { Waiting } from '@/ui/shell/Waiting';
+import { worksOffline } from '@/offline';
 import { readDesignText } from '@/core/2-document/readDesign';
 import { createLanes } from '@/workers/lanes';
 
@@ -79,6 +80,7 @@ async function start(): Promise<void> {
       <App session={session} designs={designs} />
     </StrictMode>,
   );
+  worksOffline(() => session.flush());
 }
 
 /** After so long the page says that the storage is silent; it goes on by itself when it answers after all [ms]. */

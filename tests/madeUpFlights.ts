@@ -1,15 +1,14 @@
-import { mersenne } from 'pure-rand/generator/mersenne';
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { flightSchema } from '@/core/2-document/records/recordKinds';
+import { evenNumber } from '@/core/8-bench/instruments/standIn';
 import type { Faulty } from '@/core/8-field/faults';
 import { predictAt } from '@/core/8-field/predict';
 import type { Flight, FlightRun } from '@/core/8-field/sights';
 
 /** Even and normal numbers of one seed. */
 export function chance(seed: number) {
-  const source = mersenne(seed);
-  const even = () => uniformFloat64(source);
+  let place = 0;
+  const even = () => evenNumber(seed, place++);
   const normal = () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
   return { even, normal };
 }

@@ -27,7 +27,9 @@ function StageColumn({ id }: { readonly id: string }) {
   const { stage: path = '' } = useParams();
   const column = useRef<HTMLElement>(null);
   // On a low screen the open stage may lie below the fold.
-  useEffect(() => column.current?.querySelector(`[href$="/${path}"]`)?.scrollIntoView({ block: 'nearest' }), [path]);
+  useEffect(() => {
+    column.current?.querySelector(`[href$="/${path}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [path]);
   return (
     <nav
       ref={column}
