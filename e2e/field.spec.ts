@@ -40,6 +40,9 @@ test.describe('on a phone', () => {
     expect(Date.now() - start).toBeLessThan(20_000);
     await expect(page.getByRole('button', { name: /^1\. climbs hands off|^1\. turns left/ })).toBeVisible();
     await expectAccessible(page);
+    await page.getByRole('checkbox', { name: /^For bright sun/ }).check();
+    await expect(page.locator('html')).toHaveAttribute('data-sun', '');
+    await expectAccessible(page);
     // It is there after a reload.
     await page.reload();
     await expect(page.getByRole('button', { name: /^1\. / })).toBeVisible();

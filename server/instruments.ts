@@ -49,6 +49,7 @@ const layBody = z.strictObject({
     z.strictObject({ step: z.string().max(200), side: sideSchema, turned: z.boolean().default(false) }),
     z.strictObject({ stand: z.literal(true) }),
     z.strictObject({ grams: z.number().min(0).max(1e6) }),
+    z.strictObject({ newtons: z.number().min(0).max(1e4) }),
     z.null(),
   ]),
 });
@@ -174,6 +175,7 @@ export function instrumentsRouter(now: () => number = () => performance.now()): 
     if (on === null) lay(kind, nothingOn(kind));
     else if (!rehearsal) return refuse(response, 409, 'Nothing is being rehearsed: there is nothing to lay it on.');
     else if ('grams' in on) lay(kind, [on.grams * (1 + rehearsal.hidden.mass)]);
+    else if ('newtons' in on) lay(kind, [on.newtons * (1 + rehearsal.hidden.thrust)]);
     else if ('stand' in on) {
       const bears = standBears(rehearsal.design, rehearsal.hidden);
       if (!bears) return refuse(response, 409, 'Nothing of it has a mass yet.');

@@ -65,6 +65,8 @@ export type LaidOn =
   | { readonly step: string; readonly side: Side; readonly turned: boolean }
   | { readonly stand: true }
   | { readonly grams: number }
+  /** What it should pull with, by the drawing. */
+  | { readonly newtons: number }
   | null;
 
 /** What a rehearsal does on the bench; each is null when it was done, or why not. */

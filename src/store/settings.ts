@@ -19,6 +19,7 @@ import {
   settingsLoaded,
   settingsSchema,
   settingsSlice,
+  sunlit,
   takenFromDrawer,
   unitsChanged,
 } from './settingsSlice';
@@ -35,6 +36,7 @@ export const keepsSettings = [
   meterZeroed,
   meterChosen,
   clickCalibrated,
+  sunlit,
   ownCheckAdded,
   ownCheckDropped,
 ] as const;
@@ -47,6 +49,7 @@ const anyParts = z.object({
   meterZero: settingsSchema.shape.meterZero.catch(0),
   meter: settingsSchema.shape.meter.catch('own'),
   clickDegrees: settingsSchema.shape.clickDegrees.catch(settingsSlice.getInitialState().clickDegrees),
+  isSunny: settingsSchema.shape.isSunny.catch(false),
   ownChecks: settingsSchema.shape.ownChecks.catch([]),
 });
 

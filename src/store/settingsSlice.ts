@@ -38,6 +38,8 @@ export const settingsSchema = z.object({
   meter: z.enum(['own', 'phone', 'standIn', 'serial']).default('own'),
   /** How far one click of the trim on the transmitter turns a control [°]. */
   clickDegrees: z.number().min(0.01).max(5).default(0.3),
+  /** For bright sun: black on white, larger type. */
+  isSunny: z.boolean().default(false),
   /** What the user ticks before a flight beside what is always asked. */
   ownChecks: z.array(z.string().min(1).max(120)).max(MOST_OWN_CHECKS).default([]),
 });
@@ -54,6 +56,7 @@ const initialState: Settings = {
   meterZero: 0,
   meter: 'own',
   clickDegrees: 0.3,
+  isSunny: false,
   ownChecks: [],
 };
 
@@ -97,6 +100,9 @@ export const settingsSlice = createSlice({
     clickCalibrated: (state, { payload }: PayloadAction<number>) => {
       state.clickDegrees = payload;
     },
+    sunlit: (state, { payload }: PayloadAction<boolean>) => {
+      state.isSunny = payload;
+    },
     ownCheckAdded: (state, { payload }: PayloadAction<string>) => {
       if (state.ownChecks.length < MOST_OWN_CHECKS && !state.ownChecks.includes(payload)) state.ownChecks.push(payload);
     },
@@ -121,6 +127,7 @@ export const {
   meterChosen,
   meterZeroed,
   clickCalibrated,
+  sunlit,
   ownCheckAdded,
   ownCheckDropped,
 } = settingsSlice.actions;

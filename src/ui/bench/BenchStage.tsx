@@ -1,5 +1,6 @@
 import type { Design } from '@/core/2-document/schema/design';
 import { BenchCardButton } from './BenchCardButton';
+import { Checks } from './Checks';
 import { Instruments } from './Instruments';
 import { OnTwoScales } from './OnTwoScales';
 import { Rehearsal } from './Rehearsal';
@@ -15,6 +16,7 @@ export function BenchStage({ design }: { readonly design: Design }) {
       <Weighed design={design} />
       <OnTwoScales design={design} />
       <Throws design={design} />
+      <Checks design={design} />
       <BenchCardButton design={design} />
     </>
   );

@@ -10,6 +10,7 @@ import { Choices } from '../fields/Choices';
 import { Say } from '../numbers/Say';
 import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
+import { useAwake } from '../shell/useAwake';
 import { told } from '../shell/told';
 import { GateReadings } from './GateReadings';
 
@@ -36,6 +37,8 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
   const steps = buildOrder(design, list);
   const done = new Set(design.built);
   const { verdictOf, isOld } = useVerdicts(design);
+  // A gate that waits is looked at again and again with glue on the fingers.
+  useAwake([...verdictOf.values()].some(({ state }) => state !== 'ok'));
   const [shown, setShown] = useState<Shown>('all');
   const left = steps.filter(({ id }) => !done.has(id)).reduce((sum, { minutes }) => sum + minutes, 0);
   const tick = (id: string) =>

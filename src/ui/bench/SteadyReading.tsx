@@ -31,6 +31,16 @@ export function SteadyReading(props: SteadyReadingProps) {
   return driver && <By key={driver.id} driver={driver} {...props} />;
 }
 
+/** What the hand does with each: said before, on the press, and while it reads. */
+const ON_IT = { now: 'Lay it on.', done: 'It lies on it', meanwhile: 'Leave it alone.' } as const;
+const LAY: Readonly<Record<InstrumentKind, { now: string; done: string; meanwhile: string }>> = {
+  tilt: ON_IT,
+  scale: ON_IT,
+  stand: ON_IT,
+  pull: { now: 'Hook it on, stand behind the disc, full throttle.', done: 'It pulls', meanwhile: 'Hold it fast.' },
+  wind: { now: 'Hold it up, away from you.', done: 'It is held up', meanwhile: 'Keep it there.' },
+};
+
 interface Reading {
   /** What it shows with nothing on it; null until that stands still. */
   readonly empty: readonly number[] | null;
@@ -89,13 +99,13 @@ function By({ driver, kind, label, on, onRead }: SteadyReadingProps & { readonly
             {state.empty === null
               ? `${name}: leave it empty until it stands still.`
               : state.isLaid
-                ? 'Leave it alone.'
-                : 'Lay it on.'}
+                ? LAY[kind].meanwhile
+                : LAY[kind].now}
           </p>
           <span className="mt-1 flex gap-2">
             {state.empty !== null && !state.isLaid && (
               <Button look="strong" className="min-h-11" onClick={() => void lay()}>
-                It lies on it
+                {LAY[kind].done}
               </Button>
             )}
             <Button className="min-h-11" onClick={leave}>

@@ -3,12 +3,16 @@ import { Expected } from './Expected';
 import { Flights } from './Flights';
 import { LogFlight } from './LogFlight';
 import { Preflight } from './Preflight';
+import { useAwake } from '../shell/useAwake';
+import { Sunlight } from './Sunlight';
 import { WhatExplains } from './WhatExplains';
 
 /** What is ticked before a flight, what it should do, what it did, and what explains that. */
 export function FieldStage({ design }: { readonly design: Design }) {
+  useAwake(true);
   return (
     <>
+      <Sunlight />
       <Preflight design={design} />
       <Expected />
       <LogFlight />

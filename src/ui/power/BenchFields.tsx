@@ -7,20 +7,20 @@ import { MaybeField } from '../fields/MaybeField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { Button } from '../shell/buttons';
+import { benchNumber } from './benchNumber';
 
 /** What a bench said at rest, full throttle: it sets motor and propeller. */
 export function BenchFields({ drive }: { readonly drive: Propulsion }) {
   const dispatch = useAppDispatch();
   const limits = useAppSelector((state) => state.analysis.current?.driveLimits.find(({ id }) => id === drive.id));
-  const of = ['propulsion', drive.id, 'benchTest'] as const;
   const { benchTest } = drive;
   return (
     <Section title={`${drive.name || drive.id}: bench test`} remembered="Bench test" isRare>
       <div className="grid grid-cols-4 items-end gap-x-2 gap-y-1.5">
-        <MaybeField label="Thrust" kind="mass" value={benchTest?.thrust} of={field(...of, 'thrust')} />
-        <MaybeField label="rev/min" step={50} value={benchTest?.turns} of={field(...of, 'turns')} />
-        <MaybeField label="Volts" step={0.1} value={benchTest?.volts} of={field(...of, 'volts')} />
-        <MaybeField label="Ampere" step={0.1} value={benchTest?.current} of={field(...of, 'current')} />
+        <MaybeField label="Thrust" kind="mass" value={benchTest?.thrust} of={benchNumber(drive, 'thrust')} />
+        <MaybeField label="rev/min" step={50} value={benchTest?.turns} of={benchNumber(drive, 'turns')} />
+        <MaybeField label="Volts" step={0.1} value={benchTest?.volts} of={benchNumber(drive, 'volts')} />
+        <MaybeField label="Ampere" step={0.1} value={benchTest?.current} of={benchNumber(drive, 'current')} />
       </div>
       {benchTest && limits && (
         <>

@@ -5,6 +5,7 @@ import { afterEach, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { undone } from '@/store/documentSlice';
+import { BenchFields } from './BenchFields';
 import { PowerStage } from './PowerStage';
 import { formatDuration } from './formatDuration';
 import { thrustAt } from './thrustAt';
@@ -67,4 +68,17 @@ test('thrust at a throttle lies between those that are known, none at nought', (
   expect(thrustAt(thrusts, throttles, 0.25)).toBeCloseTo(0.5, 12);
   expect(thrustAt(thrusts, throttles, 0.75)).toBeCloseTo(2.5, 12);
   expect(thrustAt(thrusts, throttles, 1)).toBe(4);
+});
+
+test('the first number of a bench test begins it, and it counts', async () => {
+  const design = demoDesign('lagoon-postman');
+  const { hand, design: now } = await show(
+    design,
+    <Now of={({ propulsion: [drive] }) => <BenchFields drive={drive!} />} />,
+  );
+  expect(design.propulsion[0]!.benchTest).toBeUndefined();
+  await fill(hand, 'rev/min', '9000');
+  await waitFor(() => expect(now().propulsion[0]!.benchTest).toEqual({ turns: 9000 }));
+  await fill(hand, 'Thrust', '640');
+  await waitFor(() => expect(now().propulsion[0]!.benchTest).toEqual({ turns: 9000, thrust: 640 }));
 });

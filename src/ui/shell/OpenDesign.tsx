@@ -31,6 +31,10 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
   useEffect(() => {
     document.title = `${name} · Inclinar`;
   }, [name]);
+  const isSunny = useAppSelector((state) => state.settings.isSunny);
+  useEffect(() => {
+    document.documentElement.toggleAttribute('data-sun', isSunny);
+  }, [isSunny]);
   return (
     <div className="flex h-full flex-col">
       <MarkDefinitions />
