@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
+import type { CutTold } from '@/core/8-field/cutBack';
 import type { Flight } from '@/core/8-field/sights';
 import type { Explained } from '@/workers/contract';
 
@@ -7,13 +8,15 @@ export interface FieldState {
   /** What flights told of a design, last. */
   readonly explained: { readonly of: Design; readonly by: readonly Flight[]; readonly result: Explained } | null;
   readonly failure: string | null;
+  /** What the steps of planned rows are told to do, by the experiment. */
+  readonly rows: Readonly<Record<string, { readonly of: Design; readonly told: readonly (CutTold | null)[] }>>;
   /** What is ticked before the next flight. */
   readonly ticked: readonly string[];
   /** Number of the first of the flights that are looked at; the latest since a change without. */
   readonly batch: number | null;
 }
 
-const initialState: FieldState = { explained: null, failure: null, ticked: [], batch: null };
+const initialState: FieldState = { explained: null, failure: null, rows: {}, ticked: [], batch: null };
 
 export const fieldSlice = createSlice({
   name: 'field',
@@ -25,9 +28,13 @@ export const fieldSlice = createSlice({
       failure: null,
     }),
     tickedOff: (state, { payload }: PayloadAction<readonly string[]>) => ({ ...state, ticked: payload }),
+    rowTold: (state, { payload }: PayloadAction<{ id: string; of: Design; told: readonly (CutTold | null)[] }>) => ({
+      ...state,
+      rows: { ...state.rows, [payload.id]: { of: payload.of, told: payload.told } },
+    }),
     batchChosen: (state, { payload }: PayloadAction<number | null>) => ({ ...state, batch: payload }),
     explainingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, failure: payload }),
   },
 });
 
-export const { flightsExplained, explainingFailed, tickedOff, batchChosen } = fieldSlice.actions;
+export const { flightsExplained, explainingFailed, tickedOff, batchChosen, rowTold } = fieldSlice.actions;

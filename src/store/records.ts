@@ -2,8 +2,8 @@ import type { RecordKind, RecordOf } from '@/core/2-document/records/recordKinds
 import type { AppThunk } from './reduxStore';
 
 /** Kinds of which several a day are logged, each with photographs of its own. */
-export type LoggedKind = Extract<RecordKind, 'tosses' | 'flights'>;
-const NUMBERED: Readonly<Record<LoggedKind, string>> = { tosses: 'toss', flights: 'flight' };
+export type LoggedKind = Extract<RecordKind, 'tosses' | 'flights' | 'experiments'>;
+const NUMBERED: Readonly<Record<LoggedKind, string>> = { tosses: 'toss', flights: 'flight', experiments: 'experiment' };
 
 /** Logs one more of a kind, under the next number that is free, as of now and of the revision that is open. */
 export const logRecord =

@@ -17,6 +17,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { FileResult } from '@/files/designFile';
 import type { Finding } from '@/core/7-verdict/finding';
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
+import type { CutTarget, CutTold } from '@/core/8-field/cutBack';
 import type { Diagnosis } from '@/core/8-field/diagnose';
 import type { NextChange } from '@/core/8-field/nextChange';
 import type { Flight } from '@/core/8-field/sights';
@@ -46,9 +47,17 @@ export interface Jobs {
   judgeGates: { input: { readonly design: Design }; output: readonly GateVerdict[] };
   /** What explains flights, and what to change next. */
   explain: { input: { readonly design: Design; readonly flights: readonly Flight[] }; output: Explained };
+  /** What every step of a row that cuts something back is told to do. */
+  cutBack: { input: CutBackInput; output: readonly (CutTold | null)[] };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
+}
+
+export interface CutBackInput {
+  readonly design: Design;
+  readonly target: Pick<CutTarget, 'what' | 'of'>;
+  readonly steps: readonly number[];
 }
 
 export interface Explained {

@@ -11,6 +11,7 @@ import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { tossVirtually } from '@/core/7-flight/toss/virtualToss';
 import { gatesOf } from '@/core/8-bench/gates';
 import { judgeGates } from '@/core/8-bench/judgeGate';
+import { cutBackRow } from '@/core/8-field/cutBack';
 import { diagnose } from '@/core/8-field/diagnose';
 import { nextChange } from '@/core/8-field/nextChange';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
@@ -81,6 +82,14 @@ export const WORK: Workers = {
   *explain({ design, flights }) {
     const diagnosis = yield* diagnose(design, flights);
     return { diagnosis, next: nextChange(design, diagnosis) };
+  },
+  *cutBack({ design, target, steps }) {
+    const told = [];
+    for (const [index, step] of steps.entries()) {
+      told.push(...cutBackRow(design, target, [step]));
+      yield { done: index + 1, total: steps.length };
+    }
+    return told;
   },
   *smallMade({ design, board }) {
     return smallMade(design, board);

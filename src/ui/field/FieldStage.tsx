@@ -1,4 +1,5 @@
 import type { Design } from '@/core/2-document/schema/design';
+import { CutBackTrials } from './CutBackTrials';
 import { Expected } from './Expected';
 import { Flights } from './Flights';
 import { LogFlight } from './LogFlight';
@@ -17,6 +18,7 @@ export function FieldStage({ design }: { readonly design: Design }) {
       <Expected />
       <LogFlight />
       <WhatExplains design={design} />
+      <CutBackTrials design={design} />
       <Flights />
     </>
   );

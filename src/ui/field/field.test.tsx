@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
-import { fill, Now, show } from '#/tests/render';
+import { choose, fill, Now, show } from '#/tests/render';
 import { decimal, METRIC } from '@/words/formatQuantity';
 import { FAULTS } from '@/core/8-field/faults';
 import { causeWords, changeWords } from './fieldWords';
@@ -89,6 +89,23 @@ test('a flight that is opened takes runs, and a crash that is not weighed; taken
   expect(within(list).getByRole('button', { name: /^1\. crashed; flew well/ })).toBeTruthy();
   await hand.click(within(list).getByRole('button', { name: 'Take flight 1 out' }));
   await waitFor(async () => expect(await flights()).toEqual([]));
+});
+
+test('a row that cuts a fin back is planned, told, judged step by step, and begins a new design where it was good', async () => {
+  const { hand, designs, id } = await stage();
+  await hand.click(screen.getByRole('button', { name: 'Plan a row' }));
+  expect((await screen.findAllByText(/turns into the wind −\d+ %/)).length).toBe(4);
+  const rows = () => designs.records.heads('experiments', id);
+  await choose(hand, 'Verdict at 90 %', 'the same');
+  await waitFor(async () => expect((await rows())[0]!.cutBack!.steps[0]!.verdict).toBe('same'));
+  expect(await screen.findByText('Good from 90 % to the drawing; 3 steps are not flown yet.')).toBeTruthy();
+  await choose(hand, 'Verdict at 80 %', 'worse');
+  expect(await screen.findByText('Good from 90 % to the drawing, worse at 80 %.')).toBeTruthy();
+  await hand.click(screen.getByRole('button', { name: 'New design at 90 %' }));
+  await waitFor(async () => {
+    const [made] = (await designs.list()).filter(({ name }) => name === 'Lagoon Postman, cut back');
+    expect(made).toBeTruthy();
+  });
 });
 
 test('before it flies it is said what it should do: speeds, trims, and which way it wants to go', async () => {
