@@ -139,13 +139,18 @@ function Row({ row, design }: { readonly row: Experiment; readonly design: Desig
   );
 }
 
+/** Less than that nobody reads [m]. */
+const UNSEEN = 5e-5;
+
 /** What a step changes against the drawing, in short. */
 function changesOf(drawn: CutTold | null, step: CutTold | null, what: CutTarget['what'], units: DisplayUnits): string {
   if (!step) return 'cannot be drawn: it takes all of a control';
   if (!drawn) return '';
   const sign = (value: number) => (value > 0 ? '+' : '');
   const length = (a: number | null, b: number | null) =>
-    a === null || b === null ? null : `${sign(b - a)}${formatValue(b - a, 'length', units)}`;
+    a === null || b === null || Math.abs(b - a) < UNSEEN
+      ? null
+      : `${sign(b - a)}${formatValue(b - a, 'length', units)}`;
   const share = (a: number | null, b: number | null) =>
     a === null || b === null || a === 0 ? null : `${sign(b / a - 1)}${decimal(100 * (b / a - 1), 0)} %`;
   if (what === 'throw') return `answers with ${decimal(100 * step.effect, 0)} % at full stick`;
