@@ -46,6 +46,8 @@ export interface SessionState {
   readonly locked: readonly WingSize[];
   /** Lengths meet sheet sizes and whole steps while they are dragged. */
   readonly snapping: boolean;
+  /** The open design is about to go to another device. */
+  readonly isSharing: boolean;
   /** Dimensions that were drawn between points, while the design is open. */
   readonly measures: readonly Measure[];
 }
@@ -62,6 +64,7 @@ const initialState: SessionState = {
   pointed: null,
   locked: [],
   snapping: true,
+  isSharing: false,
   measures: [],
 };
 
@@ -119,6 +122,7 @@ export const sessionSlice = createSlice({
       ],
     }),
     measuresCleared: (state): SessionState => ({ ...state, measures: [] }),
+    sharingShown: (state, { payload }: PayloadAction<boolean>): SessionState => ({ ...state, isSharing: payload }),
     snappingChanged: (state, { payload }: PayloadAction<boolean>): SessionState => ({ ...state, snapping: payload }),
   },
 });
@@ -137,6 +141,7 @@ export const {
   lockToggled,
   measured,
   measuresCleared,
+  sharingShown,
   snappingChanged,
   surfaceChosen,
   unsavedChanged,

@@ -23,6 +23,12 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <Waiting what="Opening…" />,
     errorElement: <PageFault />,
   },
+  {
+    path: '/take',
+    lazy: async () => ({ Component: (await import('./share/TakePage')).TakePage }),
+    hydrateFallbackElement: <Waiting what="Reading…" />,
+    errorElement: <PageFault />,
+  },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
 

@@ -7,6 +7,7 @@ import { stageAt } from '../stages/stages';
 import type { Opening } from '@/store/store';
 import { Button } from './buttons';
 import { isTextEntry } from './isTextEntry';
+import { late } from './Late';
 import { LeaveGuard } from './LeaveGuard';
 import { Shortcuts } from './Shortcuts';
 import { told } from './told';
@@ -14,12 +15,16 @@ import { Waiting } from './Waiting';
 import { OpenDesign } from './OpenDesign';
 import { redone, undone } from '@/store/documentSlice';
 
+/** Codes and what packs a design are fetched when it is sent. */
+const Sharing = late(() => import('../share/ShareDialog'), { place: 'sending a design', meanwhile: null });
+
 /** One open design: stages, drawing, numbers, beam. */
 export function Workbench() {
   const { id = '', stage = 'wing' } = useParams();
   const { session, designs } = useSurroundings();
   const isOpen = useAppSelector((state) => state.document.present !== null);
   const openId = useAppSelector((state) => state.session.id);
+  const isSharing = useAppSelector((state) => state.session.isSharing);
   const [opened, setOpened] = useState<{ readonly id: string; readonly outcome: Opening | null } | null>(null);
   const opening = opened?.id === id ? opened.outcome : null;
   const dispatch = useAppDispatch();
@@ -65,6 +70,7 @@ export function Workbench() {
       <OpenDesign id={id} stage={stageAt(stage)} notice={NOTICE} />
       <Shortcuts id={id} />
       <LeaveGuard id={id} />
+      {isSharing && <Sharing />}
     </>
   );
 }

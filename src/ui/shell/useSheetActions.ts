@@ -1,11 +1,13 @@
 import { useParams } from 'react-router';
 import { toast } from 'sonner';
-import { useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { sharingShown } from '@/store/sessionSlice';
 import { stageAt } from '../stages/stages';
 import { savePicture } from './sheetPicture';
 
 /** What can be taken from the open stage to paper: its drawing as a picture, or the stage with its numbers. */
 export function useSheetActions() {
+  const dispatch = useAppDispatch();
   const { stage = 'wing' } = useParams();
   const name = useAppSelector((state) => state.document.present?.name);
   return [
@@ -17,6 +19,7 @@ export function useSheetActions() {
           toast.error('This sheet holds no drawing: choose another view of it.');
       },
     },
+    { name: 'Send to another device', isOff: name === undefined, run: () => dispatch(sharingShown(true)) },
     { name: 'Print this stage', isOff: name === undefined, run: () => window.print() },
   ] as const;
 }
