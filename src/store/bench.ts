@@ -62,3 +62,18 @@ export const passAllTheSame =
     );
     if (because) throw new Error(because);
   };
+
+/** Opens gates again, as after a crash: what was read there is forgotten, and what was glued has to be ticked anew. */
+export const openGatesAgain =
+  (gates: readonly Gate[]): AppThunk<EditOutcome> =>
+  (dispatch) =>
+    dispatch(
+      editDesign((design) => {
+        const closed = new Set(gates.flatMap(({ step, glue }) => [step, glue]));
+        const unread = gates.reduce(
+          (current, gate) => gate.sides.reduce((one, side) => withReading(one, gate, side, undefined), current),
+          design,
+        );
+        return { ...unread, built: unread.built.filter((step) => !closed.has(step)) };
+      }),
+    );

@@ -1,3 +1,4 @@
+import { Camera } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { type BuildStep, buildOrder } from '@/core/4-parts/build/buildOrder';
@@ -9,7 +10,8 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Choices } from '../fields/Choices';
 import { Say } from '../numbers/Say';
 import { useRecords } from '../records/useRecords';
-import { Button } from '../shell/buttons';
+import { RecordPhotos } from '../records/RecordPhotos';
+import { Button, IconButton } from '../shell/buttons';
 import { useAwake } from '../shell/useAwake';
 import { told } from '../shell/told';
 import { GateReadings } from './GateReadings';
@@ -40,6 +42,7 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
   // A gate that waits is looked at again and again with glue on the fingers.
   useAwake([...verdictOf.values()].some(({ state }) => state !== 'ok'));
   const [shown, setShown] = useState<Shown>('all');
+  const pictured = new Set(useRecords('photos').map(({ part }) => part));
   const left = steps.filter(({ id }) => !done.has(id)).reduce((sum, { minutes }) => sum + minutes, 0);
   const tick = (id: string) =>
     dispatch(
@@ -72,6 +75,7 @@ export function BuildOrder({ design, list }: { readonly design: Design; readonly
               {...{ step, design, isOld }}
               number={index + 1}
               isDone={done.has(step.id)}
+              isPictured={pictured.has(photosOf(step.id))}
               onTick={() => tick(step.id)}
               gate={verdictOf.get(step.id)}
               before={verdictOf.get(`before ${step.id}`)}
@@ -104,6 +108,9 @@ function useVerdicts(design: Design) {
   return { verdictOf, isOld };
 }
 
+/** What photographs of a step are kept under. */
+const photosOf = (step: string): string => `step-${step}`;
+
 interface StepProps {
   readonly design: Design;
   /** What is measured at this step, and what has to be green before it. */
@@ -113,6 +120,8 @@ interface StepProps {
   readonly step: BuildStep;
   readonly number: number;
   readonly isDone: boolean;
+  /** Whether photographs of it are kept. */
+  readonly isPictured: boolean;
   readonly onTick: () => void;
 }
 
@@ -120,6 +129,7 @@ function Step({
   step: { id, kind, title, parts, gauge, reading, minutes, caution },
   number,
   isDone,
+  isPictured,
   onTick,
   design,
   gate,
@@ -127,6 +137,7 @@ function Step({
   isOld,
 }: StepProps) {
   const [isAsking, setAsking] = useState(false);
+  const [isTaking, setTaking] = useState(false);
   const passed = useRecords('benchReadings').find((record) => before && record.id === overrideId(before.gate.step));
   // Glue only when its gate is green: else it asks why.
   const isHeld = before !== undefined && before.state !== 'ok' && !passed;
@@ -167,11 +178,19 @@ function Step({
             <Say words={caution} />
           </p>
         )}
+        {(isPictured || isTaking) && <RecordPhotos of={photosOf(id)} />}
       </div>
       <span className="shrink-0 text-right text-label text-faint">
         {KINDS[kind]}
         <br />
         {minutes} min
+        <br />
+        <IconButton
+          label={`Photo of step ${number}`}
+          icon={<Camera size={15} />}
+          aria-expanded={isPictured || isTaking}
+          onClick={() => setTaking(!isTaking)}
+        />
       </span>
     </li>
   );

@@ -1,8 +1,12 @@
 import { Trash2 } from 'lucide-react';
+import { toast } from 'sonner';
 import type { Flight, FlightRun } from '@/core/8-field/sights';
 import { changeFlight, type FlightPart } from '@/store/field';
-import { useAppDispatch } from '@/store/hooks';
+import { openGatesAgain } from '@/store/bench';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { gatesOf } from '@/core/8-bench/gates';
 import { CheckField } from '../fields/CheckField';
+import { ChoiceChips } from '../fields/ChoiceChips';
 import { SelectField } from '../fields/SelectField';
 import { RecordNote } from '../records/RecordNote';
 import { type RecordNumber, RecordNumbers } from '../records/RecordNumbers';
@@ -94,6 +98,42 @@ export function FlightFields({ flight }: { readonly flight: Flight }) {
   );
 }
 
+/** Gates of what was broken: they are opened again, and stand as open on the bench. */
+function GatesAgain({
+  crash,
+  onChosen,
+}: {
+  readonly crash: NonNullable<Flight['crash']>;
+  readonly onChosen: (gates: string[]) => void;
+}) {
+  const dispatch = useAppDispatch();
+  const design = useAppSelector((state) => state.document.present!);
+  const gates = gatesOf(design);
+  if (gates.length === 0) return null;
+  const chosen = gates.filter(({ step }) => crash.gates.includes(step));
+  return (
+    <div className="col-span-2">
+      <ChoiceChips
+        legend="Gates to read again"
+        options={gates.map(({ step, name, quantity }) => [step, `${name}, ${quantity}`] as const)}
+        chosen={crash.gates}
+        onChange={onChosen}
+      />
+      {chosen.length > 0 && (
+        <Button
+          className="mt-1"
+          onClick={() => {
+            dispatch(openGatesAgain(chosen));
+            toast('They are open again on the bench; undo takes that back.');
+          }}
+        >
+          Open {chosen.length === 1 ? 'it' : 'them'} again
+        </Button>
+      )}
+    </div>
+  );
+}
+
 /** What a crash broke, and what it weighs after the repair. */
 function CrashFields({
   flight: { crash },
@@ -137,6 +177,7 @@ function CrashFields({
               return onChange({ crash: massAfter === undefined ? rest : { ...rest, massAfter } });
             }}
           />
+          <GatesAgain crash={crash} onChosen={(gates) => onChange({ crash: { ...crash, gates } })} />
           <p className="col-span-2 text-label text-faint">
             Read the gates of what was glued again, balance it, and weigh it before the next flight. What crashed is not
             weighed with the others.

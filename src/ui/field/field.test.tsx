@@ -5,6 +5,8 @@ import { afterEach, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { decimal, METRIC } from '@/words/formatQuantity';
+import { gatesOf, readingAt } from '@/core/8-bench/gates';
+import { readGate } from '@/store/bench';
 import { FAULTS } from '@/core/8-field/faults';
 import { causeWords, changeWords } from './fieldWords';
 import { FieldStage } from './FieldStage';
@@ -72,7 +74,7 @@ test('two changes at once are said not to be told apart; a click is calibrated a
 });
 
 test('a flight that is opened takes runs, and a crash that is not weighed; taken out it can be put back', async () => {
-  const { hand, flights } = await stage();
+  const { hand, flights, design, dispatch } = await stage();
   await hand.click(screen.getByRole('button', { name: 'flew well' }));
   await hand.click(screen.getByRole('button', { name: 'Log the flight' }));
   await hand.click(await screen.findByRole('button', { name: /^1\. flew well/ }));
@@ -85,6 +87,15 @@ test('a flight that is opened takes runs, and a crash that is not weighed; taken
   await hand.type(broke, 'tail boom, left tip');
   await hand.tab();
   await waitFor(async () => expect((await flights())[0]!.crash?.broke).toEqual(['tail boom', 'left tip']));
+  const reopened = screen.getAllByRole('checkbox', { name: /, incidence$/ })[0]!;
+  await hand.click(reopened);
+  await waitFor(async () => expect((await flights())[0]!.crash?.gates).toHaveLength(1));
+  const [wing] = (await flights())[0]!.crash!.gates;
+  const gate = gatesOf(design()).find(({ step }) => step === wing)!;
+  dispatch(readGate(gate, 'left', gate.expected + 1));
+  expect(readingAt(design(), gate, 'left')).toBeCloseTo(gate.expected + 1, 6);
+  await hand.click(await screen.findByRole('button', { name: 'Open it again' }));
+  expect(readingAt(design(), gate, 'left')).toBeUndefined();
   const list = screen.getByRole('group', { name: 'Flights' });
   expect(within(list).getByRole('button', { name: /^1\. crashed; flew well/ })).toBeTruthy();
   await hand.click(within(list).getByRole('button', { name: 'Take flight 1 out' }));
