@@ -2,7 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import { cutBack, type CutTarget } from '@/core/8-field/cutBack';
 import type { Flight } from '@/core/8-field/sights';
-import { explainingFailed, flightsExplained, rowTold } from './fieldSlice';
+import { explainingFailed, flightsExplained, lessonsHeard, rowTold } from './fieldSlice';
 import { changeRecord, dropRecord, logRecord } from './records';
 import type { AppThunk } from './reduxStore';
 
@@ -87,4 +87,12 @@ export const designCutBack =
     const name = `${design.name}, cut back`.slice(0, 200);
     await designs.create({ ...cut, name, built: [], basedOn: undefined } as Design);
     return name;
+  };
+
+/** What these flights, and what was weighed, say of the builder’s own figures. */
+export const hearLessons =
+  (design: Design, flights: readonly Flight[]): AppThunk<Promise<void>> =>
+  async (dispatch, _getState, { jobs }) => {
+    const outcome = await jobs.ask('lessons', { design, flights }, { lane: 'long', slot: 'lessons' });
+    if (outcome.kind === 'done') dispatch(lessonsHeard({ of: design, by: flights, lessons: outcome.output }));
   };

@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
 import type { CutTold } from '@/core/8-field/cutBack';
+import type { Lesson } from '@/core/8-field/learn';
 import type { Flight } from '@/core/8-field/sights';
 import type { Explained } from '@/workers/contract';
 
@@ -8,6 +9,8 @@ export interface FieldState {
   /** What flights told of a design, last. */
   readonly explained: { readonly of: Design; readonly by: readonly Flight[]; readonly result: Explained } | null;
   readonly failure: string | null;
+  /** What could be learned of a design and these flights. */
+  readonly lessons: { readonly of: Design; readonly by: readonly Flight[]; readonly lessons: readonly Lesson[] } | null;
   /** What the steps of planned rows are told to do, by the experiment. */
   readonly rows: Readonly<Record<string, { readonly of: Design; readonly told: readonly (CutTold | null)[] }>>;
   /** What is ticked before the next flight. */
@@ -16,7 +19,7 @@ export interface FieldState {
   readonly batch: number | null;
 }
 
-const initialState: FieldState = { explained: null, failure: null, rows: {}, ticked: [], batch: null };
+const initialState: FieldState = { explained: null, failure: null, rows: {}, lessons: null, ticked: [], batch: null };
 
 export const fieldSlice = createSlice({
   name: 'field',
@@ -32,9 +35,13 @@ export const fieldSlice = createSlice({
       ...state,
       rows: { ...state.rows, [payload.id]: { of: payload.of, told: payload.told } },
     }),
+    lessonsHeard: (state, { payload }: PayloadAction<NonNullable<FieldState['lessons']>>) => ({
+      ...state,
+      lessons: payload,
+    }),
     batchChosen: (state, { payload }: PayloadAction<number | null>) => ({ ...state, batch: payload }),
     explainingFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, failure: payload }),
   },
 });
 
-export const { flightsExplained, explainingFailed, tickedOff, batchChosen, rowTold } = fieldSlice.actions;
+export const { flightsExplained, explainingFailed, tickedOff, batchChosen, lessonsHeard, rowTold } = fieldSlice.actions;

@@ -1,5 +1,6 @@
 import type { UnknownAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { evidenceSchema } from '@/core/8-field/evidence';
 import type { DesignStore } from '@/storage/designStore';
 import type { AppStore } from './reduxStore';
 import {
@@ -9,8 +10,11 @@ import {
   groupFolded,
   groupsOpened,
   keptInDrawer,
+  lessonForgotten,
+  lessonTaken,
   meterChosen,
   meterZeroed,
+  MOST_EVIDENCE,
   MOST_IN_DRAWER,
   ownCheckAdded,
   ownCheckDropped,
@@ -37,11 +41,19 @@ export const keepsSettings = [
   meterChosen,
   clickCalibrated,
   sunlit,
+  lessonTaken,
+  lessonForgotten,
   ownCheckAdded,
   ownCheckDropped,
 ] as const;
 
 const anyParts = z.object({
+  evidence: z
+    .array(z.unknown())
+    .catch([])
+    .transform((pieces) =>
+      pieces.flatMap((piece) => evidenceSchema.safeParse(piece).data ?? []).slice(0, MOST_EVIDENCE),
+    ),
   units: z.record(z.string(), z.unknown()).catch({}),
   drawer: z.array(z.unknown()).catch([]),
   groups: settingsSchema.shape.groups.catch(settingsSlice.getInitialState().groups),

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { massItemSchema } from '@/core/2-document/schema/airframe';
 import { propellerLabelSchema } from '@/core/2-document/catalogue/driveParts';
 import { motorSchema, packSchema } from '@/core/2-document/schema/propulsion';
+import { type Evidence, evidenceSchema } from '@/core/8-field/evidence';
 import { METRIC } from '@/words/formatQuantity';
 
 /** A thing of the drawer: equipment that the user has, as it was weighed. */
@@ -18,6 +19,7 @@ export const drawerEntrySchema = massItemSchema
 export const MOST_IN_DRAWER = 200;
 
 export const MOST_OWN_CHECKS = 30;
+export const MOST_EVIDENCE = 300;
 
 export const settingsSchema = z.object({
   units: z.object({
@@ -38,6 +40,8 @@ export const settingsSchema = z.object({
   meter: z.enum(['own', 'phone', 'standIn', 'serial']).default('own'),
   /** How far one click of the trim on the transmitter turns a control [°]. */
   clickDegrees: z.number().min(0.01).max(5).default(0.3),
+  /** What this builder’s own measurements said, each to be taken back. */
+  evidence: z.array(evidenceSchema).max(MOST_EVIDENCE).default([]),
   /** For bright sun: black on white, larger type. */
   isSunny: z.boolean().default(false),
   /** What the user ticks before a flight beside what is always asked. */
@@ -57,6 +61,7 @@ const initialState: Settings = {
   meter: 'own',
   clickDegrees: 0.3,
   isSunny: false,
+  evidence: [],
   ownChecks: [],
 };
 
@@ -103,6 +108,12 @@ export const settingsSlice = createSlice({
     sunlit: (state, { payload }: PayloadAction<boolean>) => {
       state.isSunny = payload;
     },
+    lessonTaken: (state, { payload }: PayloadAction<Evidence>) => {
+      state.evidence = [...state.evidence.filter(({ id }) => id !== payload.id), payload].slice(-MOST_EVIDENCE);
+    },
+    lessonForgotten: (state, { payload }: PayloadAction<string>) => {
+      state.evidence = state.evidence.filter(({ id }) => id !== payload);
+    },
     ownCheckAdded: (state, { payload }: PayloadAction<string>) => {
       if (state.ownChecks.length < MOST_OWN_CHECKS && !state.ownChecks.includes(payload)) state.ownChecks.push(payload);
     },
@@ -128,6 +139,8 @@ export const {
   meterZeroed,
   clickCalibrated,
   sunlit,
+  lessonTaken,
+  lessonForgotten,
   ownCheckAdded,
   ownCheckDropped,
 } = settingsSlice.actions;

@@ -1,4 +1,5 @@
 import { analyse, findingsStepwise } from '@/core/analyse';
+import { weightRows } from '@/core/4-weight/weightRows';
 import { cutListOf } from '@/core/4-parts/cutList';
 import { layOut } from '@/core/4-parts/layout';
 import { correctionFor } from '@/core/7-flight/toss/correction';
@@ -13,7 +14,9 @@ import { gatesOf } from '@/core/8-bench/gates';
 import { judgeGates } from '@/core/8-bench/judgeGate';
 import { cutBackRow } from '@/core/8-field/cutBack';
 import { diagnose } from '@/core/8-field/diagnose';
+import { lessonOfWeights, lessonsOf } from '@/core/8-field/learn';
 import { nextChange } from '@/core/8-field/nextChange';
+import { numbersOf } from '@/core/6-groups/solve';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -82,6 +85,11 @@ export const WORK: Workers = {
   *explain({ design, flights }) {
     const diagnosis = yield* diagnose(design, flights);
     return { diagnosis, next: nextChange(design, diagnosis) };
+  },
+  *lessons({ design, flights }) {
+    const parts = numbersOf(design).mass.parts;
+    yield { done: 1, total: 2 };
+    return [...lessonsOf(design, flights), ...lessonOfWeights(design, weightRows(design, parts))];
   },
   *cutBack({ design, target, steps }) {
     const told = [];

@@ -38,7 +38,7 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
   const closed = source.construction?.countedBy === 'parts' ? surfaceBoardMasses(design, source) : [];
   const elements = [...boardElements(surface, material), ...closed, ...sparElements(surface)];
   // What was weighed is there, even where every bit of board is said to be cut away.
-  return scaledTo(elements, source.measuredMass, () =>
+  return scaledTo(elements, design, source.measuredMass, () =>
     boardElements({ ...surface, source: { ...source, construction: undefined } }, PLACEHOLDER),
   );
 }
@@ -46,8 +46,16 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
 /** Spreads a weighed mass when nothing says how it is built. */
 const PLACEHOLDER: Material = materialSchema.parse({ id: 'sheet', thickness: 5, arealDensity: 400 });
 
-function scaledTo(elements: MassElement[], measured: number | undefined, spread: () => MassElement[]): MassElement[] {
-  if (measured === undefined) return elements;
+/** Scaled to what was weighed; else as this builder’s boards come out. */
+function scaledTo(
+  elements: MassElement[],
+  { figures }: Design,
+  measured: number | undefined,
+  spread: () => MassElement[],
+): MassElement[] {
+  const boards = figures?.boards ?? 1;
+  if (measured === undefined)
+    return boards === 1 ? elements : elements.map((element) => ({ ...element, mass: element.mass * boards }));
   const shape = totalOf(elements) > 0 ? elements : spread();
   const factor = kilogramsFromGrams(measured) / totalOf(shape);
   return shape.map((element) => ({ ...element, mass: element.mass * factor }));
@@ -145,7 +153,7 @@ export function bodyElements(design: Design, body: Body): MassElement[] {
     ...(construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built),
     ...bodyRods(body),
   ];
-  return scaledTo(elements, body.measuredMass, () => {
+  return scaledTo(elements, design, body.measuredMass, () => {
     const spread = skinElements(body, PLACEHOLDER.arealDensity);
     return totalOf(spread) > 0 ? spread : lineElements(body);
   });

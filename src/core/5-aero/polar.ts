@@ -20,6 +20,7 @@ import {
   type SectionShape,
   shapeOf,
 } from '@/core/3-shape/section/lowReynolds';
+import { type Figures, NO_FIGURES } from '@/core/2-document/schema/figures';
 import type { SectionKind } from '@/core/2-document/schema/section';
 
 /**
@@ -77,9 +78,14 @@ export interface StripSection {
   readonly chord: Metres;
   /** cos Λ of the quarter chord line: what of its greatest lift a swept wing has (Raymer, Aircraft Design, ch. 12). */
   readonly sweepCosine: number;
+  /** What the builder’s own figures say of greatest lift and of drag. */
+  readonly own: Pick<Figures, 'greatestLift' | 'drag'>;
 }
 
-export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[] {
+export function stripSections(
+  model: Pick<AeroModel, 'lattice'>,
+  own: StripSection['own'] = NO_FIGURES,
+): StripSection[] {
   const { lattice } = model;
   const shapes = lattice.surfaces.map(({ stations }) =>
     stations.map(({ section, chord }) => shapeOf(section, millimetresFromMetres(chord))),
@@ -103,6 +109,7 @@ export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[]
       },
       chord: strip.m.chord,
       sweepCosine: along / Math.hypot(along, back),
+      own,
     };
   });
 }
@@ -110,16 +117,24 @@ export function stripSections(model: Pick<AeroModel, 'lattice'>): StripSection[]
 /** Section data of every strip at a speed. */
 export function stripData(sections: readonly StripSection[], air: Air, speed: number): SectionData[] {
   const perChord = (air.density * speed) / air.viscosity;
-  return sections.map(({ kind, shape, chord, sweepCosine }) =>
-    sectionDataOf(kind, shape, perChord * chord, sweepCosine),
-  );
+  return sections.map(({ kind, shape, chord, sweepCosine, own }) => {
+    const data = sectionDataOf(kind, shape, perChord * chord, sweepCosine);
+    return {
+      ...data,
+      maximumLift: data.maximumLift * own.greatestLift,
+      invertedLift: data.invertedLift * own.greatestLift,
+      leastDrag: data.leastDrag * own.drag,
+    };
+  });
 }
 
 /** Greatest lift of every strip at a speed. */
 export function stripLimits(sections: readonly StripSection[], air: Air, speed: number): Float64Array {
   const perChord = (air.density * speed) / air.viscosity;
-  return Float64Array.from(sections, ({ kind, shape, chord, sweepCosine }) =>
-    greatestLiftOf(kind, shape, perChord * chord, sweepCosine),
+  return Float64Array.from(
+    sections,
+    ({ kind, shape, chord, sweepCosine, own }) =>
+      own.greatestLift * greatestLiftOf(kind, shape, perChord * chord, sweepCosine),
   );
 }
 

@@ -2,6 +2,8 @@ import { FilePlus2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { blankDesign } from '@/core/2-document/starts';
+import { figuresOf } from '@/core/8-field/evidence';
+import { useAppSelector } from '@/store/hooks';
 import { isUnreadable } from '@/storage/readStored';
 import { useSurroundings } from '../surroundings';
 import { Button } from '../shell/buttons';
@@ -45,8 +47,12 @@ export function DesignsPage() {
     void session.open(null);
   }, [session]);
 
+  const evidence = useAppSelector((state) => state.settings.evidence);
   const start = async () => {
-    const stored = await told('No design was started', () => designs.create(blankDesign('New design')));
+    // It begins with what this builder has learned.
+    const figures = figuresOf(evidence);
+    const blank = { ...blankDesign('New design'), ...(figures ? { figures } : {}) };
+    const stored = await told('No design was started', () => designs.create(blank));
     if (stored) navigate(`/design/${stored.id}/brief`);
   };
 

@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { CutBackTrials } from './CutBackTrials';
 import { Expected } from './Expected';
 import { Flights } from './Flights';
+import { Learned } from './Learned';
 import { LogFlight } from './LogFlight';
 import { Preflight } from './Preflight';
 import { useAwake } from '../shell/useAwake';
@@ -18,6 +19,7 @@ export function FieldStage({ design }: { readonly design: Design }) {
       <Expected />
       <LogFlight />
       <WhatExplains design={design} />
+      <Learned design={design} />
       <CutBackTrials design={design} />
       <Flights />
     </>

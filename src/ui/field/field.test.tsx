@@ -6,6 +6,7 @@ import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { decimal, METRIC } from '@/words/formatQuantity';
 import { gatesOf, readingAt } from '@/core/8-bench/gates';
+import { flightSchema } from '@/core/2-document/records/recordKinds';
 import { readGate } from '@/store/bench';
 import { FAULTS } from '@/core/8-field/faults';
 import { causeWords, changeWords } from './fieldWords';
@@ -100,6 +101,31 @@ test('a flight that is opened takes runs, and a crash that is not weighed; taken
   expect(within(list).getByRole('button', { name: /^1\. crashed; flew well/ })).toBeTruthy();
   await hand.click(within(list).getByRole('button', { name: 'Take flight 1 out' }));
   await waitFor(async () => expect(await flights()).toEqual([]));
+});
+
+test('stalls that are learned count in this design when asked, are shown with their evidence, and forgotten again', async () => {
+  const { hand, design, designs, id, session, analysis } = await stage();
+  const told = analysis().speeds.stall!;
+  await designs.records.put(
+    'flights',
+    id,
+    flightSchema.parse({
+      id: 'flight1',
+      at: '2026-06-01T10:00:00Z',
+      runs: [1.12, 1.1, 1.11].map((times) => ({ kind: 'stall', speed: told * times })),
+    }),
+  );
+  expect(await screen.findByText(/^3 stalls: greatest lift 8\d % ±\d+ % of the table$/)).toBeTruthy();
+  await hand.click(screen.getByRole('button', { name: 'Learn it' }));
+  await waitFor(() => expect(session.store.getState().settings.evidence).toHaveLength(1));
+  await hand.click(await screen.findByRole('button', { name: 'Count with them here' }));
+  const { greatestLift } = design().figures!;
+  expect(greatestLift).toBeLessThan(0.97);
+  await waitFor(() => expect(analysis().speeds.stall! / told).toBeCloseTo(1 / Math.sqrt(greatestLift), 2));
+  await hand.click(screen.getByRole('button', { name: 'Forget greatest lift of Lagoon Postman' }));
+  await waitFor(() => expect(session.store.getState().settings.evidence).toEqual([]));
+  await hand.click(screen.getByRole('button', { name: 'Count by the tables again' }));
+  await waitFor(() => expect(analysis().speeds.stall).toBeCloseTo(told, 9));
 });
 
 test('a row that cuts a fin back is planned, told, judged step by step, and begins a new design where it was good', async () => {

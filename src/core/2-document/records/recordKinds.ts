@@ -86,14 +86,10 @@ export const benchReadingSchema = z.strictObject({
     .meta({ description: 'What was measured' }),
   part: identifier('Part it was measured on').optional(),
   side: z.enum(['left', 'right', 'both']).optional().meta({ description: 'Side, where it has two' }),
-  value: z
-    .number()
-    .min(-1e6)
-    .max(1e6)
-    .meta({
-      description:
-        'Reading: degrees for angles, throws and warps, grams for masses and thrust, 1 for a check that is done, else millimetres',
-    }),
+  value: z.number().min(-1e6).max(1e6).meta({
+    description:
+      'Reading: degrees for angles, throws and warps, grams for masses and thrust, 1 for a check that is done, else millimetres',
+  }),
   plusMinus: bounded('plusMinus', 'How far to trust it, in the same unit').optional(),
   place: point('Where it was measured').optional(),
   notes,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { bodySchema, dragItemSchema, massItemSchema, materialSchema, wheelSchema } from './airframe';
+import { figuresSchema } from './figures';
 import { bounded, identifier, listOf, longText, shortText } from './limits';
 import { assemblySchema, briefSchema, flightModeSchema, mixSchema, toleranceSchema } from './brief';
 import { checkReferences } from './references';
@@ -96,6 +97,9 @@ export const designSchema = z
     prices: pricesSchema.prefault({}).meta({ description: 'What is bought beside boards and parts' }),
     loads: loadsSchema.prefault({}).meta({ description: 'What it must bear beside level flight' }),
     mode: identifier('Flight mode that is flown and computed; without it as drawn').optional(),
+    figures: figuresSchema
+      .optional()
+      .meta({ description: 'Own figures of the builder; without them what is computed' }),
     levelling: levellingSchema.prefault({}).meta({ description: 'Where the level is laid to set the datum level' }),
     built: listOf(identifier('Step of the build order'), 400, 'Steps of the build that are done'),
     basedOn: identifier('Revision that this state grew from').optional(),

@@ -16,7 +16,13 @@ export function explainDrag(
     aspectRatio,
     lift,
     isOutsideTable,
-  }: { readonly aspectRatio: number | null; readonly lift: number; readonly isOutsideTable: boolean },
+    own = 1,
+  }: {
+    readonly aspectRatio: number | null;
+    readonly lift: number;
+    readonly isOutsideTable: boolean;
+    readonly own?: number | undefined;
+  },
 ): Working[] {
   if (total === null || spanEfficiency === null) return [];
   const known = sectionDragBand(isOutsideTable);
@@ -35,6 +41,7 @@ export function explainDrag(
         input('e', 'Span efficiency', spanEfficiency, 'ratio'),
         ...inputWhenKnown('C_Di', 'Induced', induced, 'ratio'),
         ...inputWhenKnown('C_Dp', 'Profile', profile, 'ratio'),
+        ...(own === 1 ? [] : [input('k', 'Own figure of drag without lift, counted in it', own, 'ratio')]),
       ],
       source: 'Trefftz plane (Katz & Plotkin, section 8.2.2); strips from the section table',
       range: 'Attached flow',

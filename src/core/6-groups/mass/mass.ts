@@ -64,5 +64,6 @@ export const mass = numbersGroup(keys, {
       },
     };
   },
-  explain: (_solution, value, { reference: of }) => explainMass(value, of),
+  explain: ({ prepared }, value, { reference: { area } }) =>
+    explainMass(value, { area, own: prepared.design.figures?.boards }),
 });

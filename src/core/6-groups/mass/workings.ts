@@ -12,7 +12,10 @@ interface Weighed {
 /** Parts that the working of the balance lists. */
 const LISTED = 5;
 
-export function explainMass({ total, cg, wingLoading, parts }: Weighed, { area }: { area: number | null }): Working[] {
+export function explainMass(
+  { total, cg, wingLoading, parts }: Weighed,
+  { area, own = 1 }: { readonly area: number | null; readonly own?: number | undefined },
+): Working[] {
   if (total === null || cg === null || wingLoading === null || area === null) return [];
   const heaviest = [...parts].sort((a, b) => b.mass - a.mass).slice(0, LISTED);
   return [
@@ -25,6 +28,7 @@ export function explainMass({ total, cg, wingLoading, parts }: Weighed, { area }
       formula: 'x_CG = Σ m x / Σ m over board parts and equipment',
       inputs: [
         input('Σm', 'Total mass', total, 'mass'),
+        ...(own === 1 ? [] : [input('k', 'Own figure of boards, counted in what was not weighed', own, 'ratio')]),
         ...heaviest.flatMap((part) => [
           input('m', part.name, part.mass, 'mass'),
           input('x', `${part.name}, aft of the datum`, part.centre[0], 'length'),

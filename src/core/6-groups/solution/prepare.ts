@@ -86,7 +86,7 @@ export function prepare(drawn: Design, { surfacesOnly = false, quick = false, gr
     reference.height,
   ];
   const lattice = buildLattice(placed, grid ?? (quick ? QUICK_GRID : DEFAULT_GRID), grid ? Infinity : MOST_PANELS);
-  const sections = stripSections({ lattice });
+  const sections = stripSections({ lattice }, design.figures);
   const mixes = Object.fromEntries(COMMANDS.map((command) => [command, mixOf(design, placed, command)])) as Record<
     Command,
     ReturnType<typeof mixOf>
@@ -100,7 +100,8 @@ export function prepare(drawn: Design, { surfacesOnly = false, quick = false, gr
   const commands = Object.fromEntries(
     COMMANDS.map((command) => [command, commandAngles(lattice, mixes[command], effectAt)]),
   ) as Record<Command, CommandAngles>;
-  const parts = surfacesOnly ? [] : dragParts(design);
+  const own = design.figures?.drag ?? 1;
+  const parts = surfacesOnly ? [] : dragParts(design).map((part) => ({ ...part, area: part.area * own }));
   const modelAt = (wind: Radians | null): AeroModel => {
     const matrices = influenceOf(lattice, wind === null ? 0 : Math.tan(wind), factors);
     const extra = (rising: FlowCase) => (surfacesOnly ? NO_EXTRA_LOADS : extraLoadsOf(design, matrices, rising));

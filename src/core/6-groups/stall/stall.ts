@@ -96,6 +96,12 @@ export const stall = numbersGroup(keys, {
     const { sections, air, lattice, design } = prepared;
     const data = stripData(sections, air, value.speed ?? design.conditions.cruiseSpeed);
     const isOutsideTable = stallingStrips(lattice).some((index) => data[index]!.outsideTable);
-    return explainStall(value, { mass: total, area, density: air.density, isOutsideTable });
+    return explainStall(value, {
+      mass: total,
+      area,
+      density: air.density,
+      isOutsideTable,
+      own: design.figures?.greatestLift,
+    });
   },
 });

@@ -17,10 +17,12 @@ interface Beside {
   readonly density: number;
   /** True when a strip that may stall flies outside the table of sections. */
   readonly isOutsideTable: boolean;
+  /** Own figure of greatest lift; 1 without. */
+  readonly own?: number | undefined;
 }
 
 /** Greatest lift, stall speed, and the same with flaps. */
-export function explainStall(stall: Values, { mass, area, density, isOutsideTable }: Beside): Working[] {
+export function explainStall(stall: Values, { mass, area, density, isOutsideTable, own = 1 }: Beside): Working[] {
   const known = sectionLiftBand(isOutsideTable);
   const air = input('ρ', 'Air density', density, 'density');
   return [
@@ -37,6 +39,7 @@ export function explainStall(stall: Values, { mass, area, density, isOutsideTabl
         air,
         ...inputWhenKnown('S', 'Wing area', area, 'area'),
         ...inputWhenKnown('C_Lmax', 'Greatest lift of the trimmed aircraft', stall.liftCoefficient, 'ratio'),
+        ...(own === 1 ? [] : [input('k', 'Own figure of greatest lift, counted in it', own, 'ratio')]),
       ],
       source: 'C_Lmax by critical section (Abbott & von Doenhoff, section 1.5) with section data of board builds',
       range: 'Straight flight, Re 2·10⁴ to 5·10⁵',
