@@ -89,19 +89,14 @@ const VIEWS: readonly View[] = [
     prepare: press(/^Neutral point, whole .*show the working|^Neutral point .*show the working/),
   },
   {
-    file: 'assemblies',
-    design: 'Evening Lifter',
-    stage: 'Balance',
+    file: 'field',
+    design: 'Lagoon Postman',
+    stage: 'Field',
     prepare: async (page) => {
-      await press(/^Assemblies/)(page);
-      for (const box of await page
-        .getByRole('group')
-        .filter({ hasText: 'In the place of' })
-        .getByRole('checkbox')
-        .all())
-        await box.check();
-      await press(/^Try all/)(page);
-      await page.getByTestId('combinations').getByRole('row').nth(3).waitFor();
+      await look('flight 1')(page);
+      const cause = page.getByText(/^Lay a shim of/);
+      await cause.waitFor();
+      await cause.scrollIntoViewIfNeeded();
     },
   },
   {
@@ -124,7 +119,7 @@ const VIEWS: readonly View[] = [
 
 /** On a phone: picture on top, inputs under it, stages at the foot. */
 const PHONE = { width: 390, height: 844 };
-const ON_PHONE = ['wing'];
+const ON_PHONE = ['field'];
 
 /** Takes the pictures of docs/screenshots from the demo data, in a fresh browser. */
 async function takeAll(): Promise<void> {
