@@ -66,6 +66,17 @@ const VIEWS: readonly View[] = [
     },
   },
   {
+    file: 'field',
+    design: 'Lagoon Postman',
+    stage: 'Field',
+    prepare: async (page) => {
+      await look('flight 1')(page);
+      const cause = page.getByText(/^Lay a shim of/);
+      await cause.waitFor();
+      await cause.scrollIntoViewIfNeeded();
+    },
+  },
+  {
     file: 'bench',
     design: 'Lagoon Postman',
     stage: 'Bench',
@@ -87,17 +98,6 @@ const VIEWS: readonly View[] = [
     design: 'Lagoon Postman',
     stage: 'Stability',
     prepare: press(/^Neutral point, whole .*show the working|^Neutral point .*show the working/),
-  },
-  {
-    file: 'field',
-    design: 'Lagoon Postman',
-    stage: 'Field',
-    prepare: async (page) => {
-      await look('flight 1')(page);
-      const cause = page.getByText(/^Lay a shim of/);
-      await cause.waitFor();
-      await cause.scrollIntoViewIfNeeded();
-    },
   },
   {
     file: 'revisions',
@@ -148,12 +148,16 @@ async function takeAll(): Promise<void> {
     await page.waitForTimeout(800);
     await page.screenshot({ path: join(FOLDER, `${file}.png`) });
   }
-  await page.setViewportSize(PHONE);
+  // With a storage of its own: what was tried above is not shown on it.
+  const phone = await browser.newPage({ viewport: PHONE });
+  await phone.goto(address);
+  await phone.getByRole('link', { name: 'Lagoon Postman', exact: true }).click();
   for (const stage of ON_PHONE) {
-    await page.goto(page.url().replace(/[^/]+$/, stage));
-    await page.getByTestId('verdict').waitFor();
-    await page.waitForTimeout(2000);
-    await page.screenshot({ path: join(FOLDER, `phone-${stage}.png`) });
+    await phone.getByTestId('verdict').waitFor();
+    await phone.goto(phone.url().replace(/[^/]+$/, stage));
+    await phone.getByTestId('verdict').waitFor();
+    await phone.waitForTimeout(3000);
+    await phone.screenshot({ path: join(FOLDER, `phone-${stage}.png`) });
   }
   await browser.close();
   server.close();

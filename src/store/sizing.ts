@@ -26,11 +26,11 @@ const sizeLayouts =
     dispatch(sizingStarted({ count: recipes.length, keep }));
     const { run } = getState().sizing;
     for (const recipe of recipes) {
-      const { brief, conditions, materials } = design;
+      const { brief, conditions, materials, figures } = design;
       const step = getState().settings.units.length === 'in' ? EIGHTH_OF_AN_INCH : undefined;
       const outcome = await jobs.ask(
         'size',
-        { recipe, brief, conditions, materials, step },
+        { recipe, brief, conditions, materials, figures, step },
         { lane: 'long', slot: SLOT },
       );
       if (getState().sizing.run !== run) return;

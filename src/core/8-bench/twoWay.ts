@@ -18,6 +18,15 @@ export type TwoWay =
   | { readonly phase: 'turned'; readonly forward: Degrees; readonly shown: readonly Shown[] }
   | { readonly phase: 'done'; readonly slope: Degrees; readonly zero: Degrees };
 
+/** A slope nearer to nought than that may as well be one reading taken twice: a knock looks as if it had been lifted [°]. */
+const ALIKE: Degrees = 0.15;
+
+/** Whether both readings are so alike that nobody can tell whether it was turned between. */
+export const mayNotBeTurned = (state: TwoWay): boolean => state.phase === 'done' && Math.abs(state.slope) < ALIKE;
+
+/** Back to where it waits to be turned. */
+export const notTurned = (forward: Degrees): TwoWay => ({ phase: 'turning', forward, shown: [] });
+
 export const START: TwoWay = { phase: 'forward', shown: [] };
 
 /** No more than that is kept of what was shown: twice the window. */

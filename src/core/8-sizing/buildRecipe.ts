@@ -14,6 +14,8 @@ export interface BuildInput {
   readonly brief: Brief;
   readonly conditions: Design['conditions'];
   readonly materials: Design['materials'];
+  /** Own figures of the builder, which it is sized with; none without. */
+  readonly figures?: Design['figures'];
   /** Wing area [mm²]. */
   readonly area: number;
   /** From the nose to the leading edge of the wing. */
@@ -76,6 +78,7 @@ export function buildRecipe(input: BuildInput): Design {
     brief,
     conditions,
     materials,
+    ...(input.figures ? { figures: input.figures } : {}),
     balance: isTailless(recipe)
       ? { minimumStaticMargin: 0.04, maximumStaticMargin: 0.12 }
       : { minimumStaticMargin: 0.05, maximumStaticMargin: 0.2 },

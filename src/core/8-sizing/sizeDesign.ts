@@ -47,6 +47,8 @@ export interface SizingInput {
   readonly brief: Brief;
   readonly conditions: Design['conditions'];
   readonly materials: Design['materials'];
+  /** Own figures of the builder; none without. */
+  readonly figures?: Design['figures'];
   /** Spans and chords come out in whole steps of this, as the builder’s ruler has them [mm]; 5 mm without it. */
   readonly step?: number;
 }

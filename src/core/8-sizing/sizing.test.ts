@@ -26,6 +26,18 @@ function sized(recipe: Recipe, input: object = {}) {
   return result.candidate;
 }
 
+test('sections that lift less than the table are loaded less for the same stall, and the layout counts with them', () => {
+  const recipe = RECIPES.train[0]!;
+  const figures = { greatestLift: 0.85, drag: 1, boards: 1 };
+  const plain = sized(recipe);
+  const own = sizeDesign({ recipe, brief: brief(), conditions, materials: board(), figures });
+  if (own.kind !== 'sized') throw new Error(sentence(own.because));
+  expect(own.candidate.design.figures).toEqual(figures);
+  const [less, more] = [plain.design, own.candidate.design].map((design) => numbersOf(design));
+  expectWithin(more!.mass.wingLoading! / less!.mass.wingLoading!, 0.85, 0.04);
+  expectWithin(more!.speeds.stall!, less!.speeds.stall!, 0.05);
+});
+
 describe('targets', () => {
   test('a field of 100 m: 21 m of glide over the fence, 29 m of slide at μ = 0.35', () => {
     // V² = 2 · 0.35 · 9.80665 · 29 = 199.1 m²/s²; touchdown at 1.2 times the stall.

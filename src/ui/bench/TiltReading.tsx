@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Degrees } from '@/core/1-base/units/convert';
 import type { Gate, Side } from '@/core/8-bench/gates';
-import { START, type TwoWay, withShown } from '@/core/8-bench/twoWay';
+import { mayNotBeTurned, notTurned, START, type TwoWay, withShown } from '@/core/8-bench/twoWay';
 import type { Driver } from '@/instruments/driver';
 import { isHeldInHand, phone } from '@/instruments/phone';
 import { serial } from '@/instruments/serial';
@@ -36,6 +36,7 @@ const BY: Readonly<Record<Driver['id'], string>> = {
 };
 const METER: Readonly<Record<Driver['id'], string>> = { ...BY, phone: 'the phone' };
 
+type Done = Extract<TwoWay, { phase: 'done' }>;
 type Waiting = Exclude<TwoWay['phase'], 'done'>;
 
 /** What to do with it next. */
@@ -65,6 +66,10 @@ export function TiltReading(props: TiltReadingProps) {
 function By({ driver, gate, side, onRead }: TiltReadingProps & { readonly driver: Driver }) {
   const [state, setState] = useState<TwoWay | null>(null);
   const [last, setLast] = useState<number | null>(null);
+  /** A made-up meter is turned by a press: what moves it before that is a knock. */
+  const [isPressed, setPressed] = useState(false);
+  /** What was read, where nobody can tell whether it was turned between. */
+  const [doubted, setDoubted] = useState<{ readonly forward: Degrees; readonly read: Done } | null>(null);
   const [refused, setRefused] = useState<Parameters<typeof Gone>[0]['why'] | null>(null);
   const isMadeUp = driver.id === 'standIn';
   /** Puts the made-up meter where a hand would put a real one. */
@@ -75,24 +80,33 @@ function By({ driver, gate, side, onRead }: TiltReadingProps & { readonly driver
   };
   const leave = () => {
     setState(null);
+    setPressed(false);
+    setDoubted(null);
     if (isMadeUp) void bench.lay('tilt', null);
+  };
+  const finish = (read: Done) => {
+    leave();
+    onRead(Math.round(100 * read.slope) / 100);
+    toast(`Read ${decimal(read.slope, 2)}°; ${METER[driver.id]} shows ${decimal(read.zero, 2)}° when level.`);
   };
   const lost = useInstrument(driver, 'tilt', state !== null, ({ t, values }) => {
     const [value] = values as [number];
     setLast(value);
     if (!state) return;
+    if (doubted) return;
     const next = withShown(state, { t, value });
-    if (next.phase !== 'done') {
-      setState(next);
-      return;
-    }
-    leave();
-    onRead(Math.round(100 * next.slope) / 100);
-    toast(`Read ${decimal(next.slope, 2)}°; ${METER[driver.id]} shows ${decimal(next.zero, 2)}° when level.`);
+    if (next.phase === 'done') {
+      if (!isMadeUp && state.phase === 'turned' && mayNotBeTurned(next))
+        setDoubted({ forward: state.forward, read: next });
+      else finish(next);
+    } else if (isMadeUp && !isPressed && next.phase === 'turned') setState(notTurned(next.forward));
+    else setState(next);
   });
   const begin = async () => {
     // What was read before, and why it ended, is over.
     setState(null);
+    setPressed(false);
+    setDoubted(null);
     const why = await driver.ask('tilt');
     setRefused(why);
     setLast(null);
@@ -106,12 +120,39 @@ function By({ driver, gate, side, onRead }: TiltReadingProps & { readonly driver
           <p className="text-3xl font-semibold tabular-nums" aria-hidden="true">
             {last === null ? '–' : `${decimal(last, isMadeUp ? 2 : 1)}°`}
           </p>
-          <p role="status">{wordsFor(state.phase as Waiting, driver)}</p>
+          <p role="status">
+            {doubted
+              ? 'Both readings are alike: was it turned end for end between them?'
+              : wordsFor(state.phase as Waiting, driver)}
+          </p>
           <span className="mt-1 flex gap-2">
             {isMadeUp && state.phase === 'turning' && (
-              <Button look="strong" className="min-h-11" onClick={() => void lay(true)}>
+              <Button
+                look="strong"
+                className="min-h-11"
+                onClick={() => {
+                  setPressed(true);
+                  void lay(true);
+                }}
+              >
                 Turn it round
               </Button>
+            )}
+            {doubted && (
+              <>
+                <Button look="strong" className="min-h-11" onClick={() => finish(doubted.read)}>
+                  It was turned
+                </Button>
+                <Button
+                  className="min-h-11"
+                  onClick={() => {
+                    setState(notTurned(doubted.forward));
+                    setDoubted(null);
+                  }}
+                >
+                  Not yet
+                </Button>
+              </>
             )}
             <Button className="min-h-11" onClick={leave}>
               Stop

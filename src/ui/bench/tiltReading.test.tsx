@@ -48,6 +48,26 @@ test('a slope is read, turned between, and taken without the zero of the phone',
   expect(screen.getByRole('button', { name: 'Read left by this phone' })).toBeTruthy();
 });
 
+test('a knock is not taken for a turn: two readings that are alike are asked about', async () => {
+  const onRead = vi.fn();
+  const { hand } = await show(demoDesign('lagoon-postman'), <TiltReading gate={GATE} side="left" onRead={onRead} />);
+  await hand.click(screen.getByRole('button', { name: 'Read left by this phone' }));
+  isLaid(3.4);
+  await says(/^Now turn it end for end/);
+  // Knocked, and lying as before.
+  shows(9);
+  isLaid(3.4);
+  await says(/^Both readings are alike/);
+  await hand.click(screen.getByRole('button', { name: 'Not yet' }));
+  await says(/^Now turn it end for end/);
+  expect(onRead).not.toHaveBeenCalled();
+  shows(80);
+  isLaid(3.4);
+  await says(/^Both readings are alike/);
+  await hand.click(screen.getByRole('button', { name: 'It was turned' }));
+  expect(onRead).toHaveBeenCalledExactlyOnceWith(0);
+});
+
 test('refused, not there, gone in the middle, and stopped: each is said, and nothing is taken', async () => {
   const onRead = vi.fn();
   const { hand } = await show(demoDesign('lagoon-postman'), <TiltReading gate={GATE} side="right" onRead={onRead} />);

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { findRuns } from '@/core/8-field/recorder/findRuns';
 import { madeUpRecording } from '@/core/8-field/recorder/madeUpRecorder';
 import type { Track } from '@/core/8-field/recorder/track';
@@ -7,6 +7,7 @@ import type { Flight, FlightRun } from '@/core/8-field/sights';
 import { readRecording, recordingCsv } from '@/files/recordingTable';
 import { useAppSelector } from '@/store/hooks';
 import { Button } from '../shell/buttons';
+import { ChooseFile } from '../shell/ChooseFile';
 import { downloadFile } from '../shell/download';
 import { RUN_WORDS } from './fieldWords';
 
@@ -30,7 +31,6 @@ interface RecordingProps {
 export function Recording({ flight, onRuns }: RecordingProps) {
   const design = useAppSelector((state) => state.document.present!);
   const stall = useAppSelector((state) => state.analysis.current?.speeds.stall ?? null);
-  const input = useRef<HTMLInputElement>(null);
   const [said, setSaid] = useState<{ readonly words: string; readonly isFault: boolean } | null>(null);
   const take = (track: Track) => {
     const runs = findRuns(track).map(({ run }) => run);
@@ -38,8 +38,7 @@ export function Recording({ flight, onRuns }: RecordingProps) {
     // What an earlier recording told of this flight is replaced; what was noted by hand stays.
     onRuns([...flight.runs.filter(({ from }) => from === 'hand'), ...runs].slice(0, MOST_RUNS));
   };
-  const bringIn = async (file: File | undefined) => {
-    if (!file) return;
+  const bringIn = async (file: File) => {
     const refuse = (because: string) => setSaid({ words: `${file.name} was not taken. ${because}`, isFault: true });
     if (file.size > MOST_BYTES) return refuse('It is larger than 20 MB: cut out the flight.');
     const read = readRecording(await file.text());
@@ -54,18 +53,11 @@ export function Recording({ flight, onRuns }: RecordingProps) {
   return (
     <div className="col-span-2">
       <div className="flex flex-wrap gap-1.5">
-        <Button onClick={() => input.current?.click()}>Bring a recording in</Button>
-        <input
-          ref={input}
-          type="file"
+        <ChooseFile
+          words="Bring a recording in"
+          label="Recording of this flight"
           accept=".csv,.txt,text/csv,text/plain"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Recording of this flight"
-          onChange={(event) => {
-            void bringIn(event.target.files?.[0]);
-            event.target.value = '';
-          }}
+          onFile={(file) => void bringIn(file)}
         />
         {stall !== null && (
           <>

@@ -10,7 +10,8 @@ import { seenValue, sightWords } from './fieldWords';
 
 /** Beyond that a mark stands at the edge. */
 const MOST = 5;
-const ROW = 44;
+/** Height of a row; on a phone its words stand over its marks. */
+const ROW = { wide: 44, narrow: 64 } as const;
 const MARK = 15;
 
 interface Row {
@@ -45,11 +46,12 @@ export function ToldAndSeen({
   const rows = rowsOf(compared, units);
   const number = (id: string) => flights.findIndex((flight) => flight.id === id) + 1;
   const isNarrow = width < 480;
+  const high = ROW[isNarrow ? 'narrow' : 'wide'];
   const left = isNarrow ? 18 : 210;
   const u = linear([-MOST - 0.5, MOST + 0.5], [left, Math.max(left + 60, width - 18)]);
   const top = 92;
-  const drawn = Math.max(height, top + rows.length * ROW + 30);
-  const bottom = top + rows.length * ROW;
+  const drawn = Math.max(height, top + rows.length * high + 30);
+  const bottom = top + rows.length * high;
   return (
     <div className="h-full w-full overflow-y-auto pt-8" role="region" aria-label="Flights" tabIndex={0}>
       <Paper place={ref} width={width} height={drawn} role="img" name="What was told and what was seen">
@@ -80,11 +82,11 @@ export function ToldAndSeen({
           </g>
         ))}
         {rows.map(({ key, words, predicted, marks }, index) => {
-          const y = top + index * ROW + (isNarrow ? 28 : 20);
+          const y = top + index * high + (isNarrow ? 32 : 20);
           return (
             <g key={key}>
-              <path d={`M18 ${top + (index + 1) * ROW - 2} H${width - 18}`} stroke="var(--color-soft)" />
-              <text x={18} y={isNarrow ? y - 16 : y - 3} fontSize={12} fill="var(--color-graphite)">
+              <path d={`M18 ${top + (index + 1) * high - 2} H${width - 18}`} stroke="var(--color-soft)" />
+              <text x={18} y={isNarrow ? y - 14 : y - 3} fontSize={12} fill="var(--color-graphite)">
                 {words}
                 {isNarrow && <tspan fill="var(--color-faint)">{`, told ${predicted}`}</tspan>}
               </text>
@@ -93,7 +95,7 @@ export function ToldAndSeen({
                   told {predicted}, seen {meanSeen(marks, units)}
                 </text>
               )}
-              {apart(marks, u).map(({ mark, x, down }, at) => {
+              {apart(marks, u, isNarrow ? [0, MARK, MARK] : [0, -MARK, MARK]).map(({ mark, x, down }, at) => {
                 const isBeyond = Math.abs(mark.sigmas) > 2;
                 return (
                   <g key={`${mark.flight} ${at}`}>
@@ -135,12 +137,12 @@ export function ToldAndSeen({
 }
 
 /** Marks that would lie on one another stand above and below. */
-function apart(marks: readonly Compared[], u: (sigmas: number) => number) {
+function apart(marks: readonly Compared[], u: (sigmas: number) => number, downs: readonly number[]) {
   const placed: { readonly mark: Compared; readonly x: number; readonly down: number }[] = [];
   for (const mark of marks.toSorted((a, b) => a.sigmas - b.sigmas)) {
     const x = u(Math.max(-MOST, Math.min(MOST, mark.sigmas)));
     const beside = placed.filter((other) => x - other.x < MARK).length;
-    placed.push({ mark, x, down: [0, -MARK, MARK][beside % 3]! });
+    placed.push({ mark, x, down: downs[beside % downs.length]! });
   }
   return placed;
 }

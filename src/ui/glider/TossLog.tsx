@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -14,6 +14,7 @@ import { RecordPhotos } from '../records/RecordPhotos';
 import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
+import { ChooseFile } from '../shell/ChooseFile';
 import { downloadFile } from '../shell/download';
 import { told } from '../shell/told';
 import { far, RESULT_WORDS } from './tossWords';
@@ -34,7 +35,6 @@ export function TossLog() {
   const all = useRecords('tosses');
   const elsewhere = all.at(-1)?.scale;
   const name = useAppSelector((state) => state.document.present?.name ?? 'design');
-  const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const last = tosses.at(-1);
@@ -50,8 +50,7 @@ export function TossLog() {
     });
   };
   const shown = opened ?? last?.id;
-  const bringIn = async (file: File | undefined) => {
-    if (!file) return;
+  const bringIn = async (file: File) => {
     const fault = file.size > MOST_BYTES ? 'It is larger than 1 MB: no log is.' : await taken(await file.text());
     setFault(fault && `${file.name} was not taken. ${fault}`);
   };
@@ -75,20 +74,12 @@ export function TossLog() {
       title="Toss log"
       aside={
         <>
-          <Button look="quiet" onClick={() => input.current?.click()}>
-            Bring in
-          </Button>
-          <input
-            ref={input}
-            type="file"
+          <ChooseFile
+            look="quiet"
+            words="Bring in"
+            label="Table of tosses, or places over time of the open one"
             accept=".csv,.txt,text/csv,text/plain"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="Table of tosses, or places over time of the open one"
-            onChange={(event) => {
-              void bringIn(event.target.files?.[0]);
-              event.target.value = '';
-            }}
+            onFile={(file) => void bringIn(file)}
           />
           {tosses.length > 0 && (
             <Button

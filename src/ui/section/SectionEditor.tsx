@@ -1,6 +1,6 @@
 import { thousands } from '@/core/1-base/words/phrase';
 import { field } from '@/core/2-document/edit/field';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { SectionKind } from '@/core/2-document/schema/section';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { freshSection } from '@/core/3-shape/section/freshSection';
@@ -9,7 +9,7 @@ import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { readCoordinates } from '@/files/coordinateFile';
-import { Button } from '../shell/buttons';
+import { ChooseFile } from '../shell/ChooseFile';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { thicknessWorking } from '@/core/6-groups/sections/sections';
@@ -32,7 +32,6 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
   const [alone, setAlone] = useState(false);
   const root = surface.stations[station]!.section;
   const isMeant = (index: number) => !alone || index === station;
-  const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const summary = useAppSelector((state) =>
     state.analysis.current?.sections.find((entry) => entry.surface === surface.id && entry.station === station),
@@ -58,8 +57,7 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
         ),
       );
   };
-  const importContour = async (file: File | undefined) => {
-    if (!file) return;
+  const importContour = async (file: File) => {
     const read =
       file.size > MOST_CONTOUR_BYTES
         ? ({ ok: false, message: 'It is larger than 500 kB: no contour is.' } as const)
@@ -79,23 +77,13 @@ export function SectionEditor({ surface, station }: SectionEditorProps) {
     <Section
       title="Section"
       aside={
-        <>
-          <Button look="quiet" onClick={() => input.current?.click()}>
-            Import coordinates
-          </Button>
-          <input
-            ref={input}
-            type="file"
-            accept=".dat,.txt,.csv,text/plain"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="File of section coordinates"
-            onChange={(event) => {
-              void importContour(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </>
+        <ChooseFile
+          look="quiet"
+          words="Import coordinates"
+          label="File of section coordinates"
+          accept=".dat,.txt,.csv,text/plain"
+          onFile={(file) => void importContour(file)}
+        />
       }
     >
       {fault && (

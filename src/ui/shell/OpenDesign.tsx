@@ -14,7 +14,7 @@ import { StageTask } from './StageTask';
 import { StageList } from './StageList';
 
 /** Height of the sheet on a phone, by where the work is done. */
-const SHEET_OF_PHONE = { sheet: 'phone:h-[56vh]', both: 'phone:h-[36vh]', inputs: 'phone:h-[24vh]' } as const;
+const SHEET_OF_PHONE = { sheet: 'phone:h-[56vh]', both: 'phone:h-[36vh]', inputs: 'phone:h-[32vh]' } as const;
 
 interface OpenDesignProps {
   readonly id: string;

@@ -27,8 +27,14 @@ function StageColumn({ id }: { readonly id: string }) {
   const { stage: path = '' } = useParams();
   const column = useRef<HTMLElement>(null);
   // On a low screen the open stage may lie below the fold.
+  // By its scroll alone: browsers begin the next Tab at what is scrolled into view.
   useEffect(() => {
-    column.current?.querySelector(`[href$="/${path}"]`)?.scrollIntoView({ block: 'nearest' });
+    const list = column.current;
+    const link = list?.querySelector(`[href$="/${path}"]`);
+    if (!list || !link) return;
+    const [seen, own] = [list.getBoundingClientRect(), link.getBoundingClientRect()];
+    if (own.bottom > seen.bottom) list.scrollTop += own.bottom - seen.bottom;
+    else if (own.top < seen.top) list.scrollTop -= seen.top - own.top;
   }, [path]);
   return (
     <nav

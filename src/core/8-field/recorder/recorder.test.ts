@@ -6,7 +6,7 @@ import { madeUpRecording, type Piece } from './madeUpRecorder';
 import type { Track } from './track';
 
 const FLIGHTS = Math.min(200, 10 * Number(process.env['CAMPAIGN'] ?? 1));
-const glideRatioAt = (speed: number) => 9 - 0.2 * (speed - 9) ** 2;
+const glideRatioAt = (speed: number) => 9 - 0.06 * (speed - 9) ** 2;
 
 const overlap = (piece: Piece, { from, to }: FoundRun) =>
   Math.max(0, Math.min(piece.to, to) - Math.max(piece.from, from)) / (piece.to - piece.from);
