@@ -3,6 +3,7 @@ import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { assemblyScript } from './build/assemblyScript.ts';
 
 /** What the library for pages can do beside and is not asked for. */
 const NOTHING = fileURLToPath(new URL('./src/files/plans/nothing.ts', import.meta.url));
@@ -13,6 +14,7 @@ const LARGEST_FILE = 4_000_000;
 
 export default defineConfig({
   plugins: [
+    assemblyScript(),
     react(),
     tailwindcss(),
     VitePWA({
@@ -43,6 +45,6 @@ export default defineConfig({
     }),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)), ...NOT_NEEDED } },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [assemblyScript()] },
   build: { outDir: 'dist/app', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 1800 },
 });

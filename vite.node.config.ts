@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { assemblyScript } from './build/assemblyScript.ts';
 
 const entry = (name: string, path: string) => (existsSync(path) ? { [name]: path } : {});
 
@@ -10,6 +11,7 @@ const NOTHING = fileURLToPath(new URL('./src/files/plans/nothing.ts', import.met
 const NOT_NEEDED = { html2canvas: NOTHING, canvg: NOTHING, dompurify: NOTHING };
 
 export default defineConfig({
+  plugins: [assemblyScript()],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)), ...NOT_NEEDED } },
   build: {
     ssr: true,

@@ -1,12 +1,13 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
+import { assemblyScript } from './build/assemblyScript.ts';
 import { mutants } from './tests/thresholds/mutants.ts';
 
 const PURE = 'src/core,src/words,src/files,tests,cli,server,demo,bench';
 
 export default defineConfig({
-  plugins: [react(), mutants()],
+  plugins: [assemblyScript(), react(), mutants()],
   resolve: {
     alias: {
       '@': fileURLToPath(new URL('./src', import.meta.url)),

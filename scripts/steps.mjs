@@ -83,6 +83,7 @@ export function ensureChromium() {
 }
 
 const SOURCES = [
+  'build',
   'src',
   'server',
   'cli',

@@ -20,7 +20,8 @@ export function createApp(appFolder: string): Express {
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
+          // The kernel of the lattice is WebAssembly; script made from text stays forbidden.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // Charts, toasts and popovers set styles of their own.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],

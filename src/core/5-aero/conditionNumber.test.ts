@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { Matrix, inverse } from 'ml-matrix';
 import { conditionOf, scaledColumns } from './conditionNumber';
-import { factorise } from './luFactors';
+import { factorise } from './kernel/luFactors';
 
 const of = (rows: number[][]) => {
   const matrix = Float64Array.from(rows.flat());

@@ -1,4 +1,4 @@
-import { type LuFactors, solveFactored } from './luFactors';
+import { type LuFactors, solveFactored } from './kernel/luFactors';
 
 /** Steps of the search; it settles within two or three. */
 const MOST_STEPS = 5;

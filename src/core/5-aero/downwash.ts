@@ -2,7 +2,7 @@ import { isAftTail, isFin, isWing } from '@/core/2-document/schema/roles';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from './aeroModel';
 import type { FlowCase } from './flowCase';
-import { dotRow } from './luFactors';
+import { multiplyRows } from './kernel/luFactors';
 import type { InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
 import { turnedAir } from './turningWakes';
@@ -33,9 +33,9 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
 export function meanDownwash(matrices: InfluenceMatrices, receiver: DownwashReceiver, state: FlowCase): number {
-  const n = matrices.lattice.panels;
-  const acting = actingOn(matrices, receiver, state);
-  return meanOver(matrices, receiver, (panel) => dotRow(matrices.symmetricNormal, panel * n, acting, 0, n));
+  const { symmetricNormal, lattice } = matrices;
+  const normal = multiplyRows(symmetricNormal, lattice.panels, actingOn(matrices, receiver, state));
+  return meanOver(matrices, receiver, (panel) => normal[panel]!);
 }
 
 /** Its slope with angle of attack dε/dα; `byAlpha` is what the state gains per radian. */

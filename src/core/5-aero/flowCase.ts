@@ -1,7 +1,7 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { HalfProblem, InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
-import { dotRow, solveFactored } from './luFactors';
+import { multiplyRows, solveFactored } from './kernel/luFactors';
 import { noFlowAt } from './noFlow';
 
 /**
@@ -160,6 +160,8 @@ function normalOnset(matrices: InfluenceMatrices, input: CaseInput): Float64Arra
   return right;
 }
 
+type Triple = [Float64Array, Float64Array, Float64Array];
+
 function withVelocities(
   matrices: InfluenceMatrices,
   parity: Parity,
@@ -168,16 +170,14 @@ function withVelocities(
 ): FlowCase {
   const n = matrices.lattice.panels;
   const { bound } = halfOf(matrices, parity);
-  const u = new Float64Array(n);
-  const v = new Float64Array(n);
-  const w = new Float64Array(n);
   // Where left and right are equal, fins on the centre line carry nothing.
   const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
+  const [u, v, w] = [bound.u, bound.v, bound.w].map((side) => multiplyRows(side, n, circulation, from)) as Triple;
   for (let i = 0; i < n; i++) {
     const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
-    u[i] = ou + dotRow(bound.u, i * n, circulation, from, n);
-    v[i] = ov + dotRow(bound.v, i * n, circulation, from, n);
-    w[i] = ow + dotRow(bound.w, i * n, circulation, from, n);
+    u[i]! += ou;
+    v[i]! += ov;
+    w[i]! += ow;
   }
   return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, parity, circulation, onset) };
 }
@@ -192,14 +192,15 @@ function legVelocities(
   const { count } = lattice.cells;
   const n = lattice.panels;
   const from = parity === 'symmetric' ? lattice.centrePanels : 0;
-  const legV = new Float64Array(field.edges * count);
-  const legW = new Float64Array(field.edges * count);
+  const pieces = field.edges * count;
+  const legV = legs ? multiplyRows(legs.v, n, circulation, from) : new Float64Array(pieces);
+  const legW = legs ? multiplyRows(legs.w, n, circulation, from) : new Float64Array(pieces);
   for (let edge = 0; edge < field.edges; edge++) {
     for (let k = 0; k < count; k++) {
       const piece = edge * count + k;
       const [, v, w] = onsetAt(onset, field.pieceX[piece]!, field.edgeY[edge]!, field.edgeZ[edge]!);
-      legV[piece] = v + (legs ? dotRow(legs.v, piece * n, circulation, from, n) : 0);
-      legW[piece] = w + (legs ? dotRow(legs.w, piece * n, circulation, from, n) : 0);
+      legV[piece]! += v;
+      legW[piece]! += w;
     }
   }
   return { legV, legW };

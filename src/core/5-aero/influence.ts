@@ -1,6 +1,6 @@
 import { conditionOf, type ScaledColumns, scaledColumns } from './conditionNumber';
 import type { Lattice } from './lattice';
-import { factorise, factoriseInPlace, type LuFactors, SingularMatrixError } from './luFactors';
+import { factorise, factoriseInPlace, type LuFactors, SingularMatrixError } from './kernel/luFactors';
 import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
 import { type LegInfluence, legInfluence } from './legInfluence';
 import { type NoFlowError, noFlowAt } from './noFlow';

@@ -6,7 +6,7 @@ import { profileDrag, type SectionData } from '@/core/3-shape/section/lowReynold
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { onsetAt } from '@/core/5-aero/flowCase';
 import type { Load } from '@/core/5-aero/forces';
-import { solveFactored } from '@/core/5-aero/luFactors';
+import { solveFactored } from '@/core/5-aero/kernel/luFactors';
 import { INTERFERENCE_FACTOR, stripData } from '@/core/5-aero/polar';
 import type { Prepared } from '@/core/6-groups/solution/prepare';
 import { blownStrips } from './blown';

@@ -1,6 +1,6 @@
 import type { Lattice } from '@/core/5-aero/lattice';
 import { developedLength } from '@/core/3-shape/geometry/layout';
-import { factorise, solveFactored } from '@/core/5-aero/luFactors';
+import { factorise, solveFactored } from '@/core/5-aero/kernel/luFactors';
 
 /** Shapes in which a surface twists: powers of the share of its span, nothing at its root. */
 export interface TwistShapes {

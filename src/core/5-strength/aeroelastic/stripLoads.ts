@@ -2,7 +2,7 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { solveTogether } from '@/core/5-aero/luFactors';
+import { solveTogether } from '@/core/5-aero/kernel/luFactors';
 import type { BeamLoad } from '../beam/beam';
 
 /**

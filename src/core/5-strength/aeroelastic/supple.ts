@@ -3,7 +3,7 @@ import { isWing } from '@/core/2-document/schema/roles';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/luFactors';
+import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/kernel/luFactors';
 import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { NOUGHT } from '@/core/1-base/numeric/vectors';

@@ -1,63 +1,28 @@
-/**
- * Factors of a square matrix, P A = L U, row-major, with row exchanges kept
- * inside the leading `block` rows for the leading `block` columns. The
- * leading block is then factored by itself as well, which gives the aircraft
- * without its tail for nothing. The first `from` unknowns stand for themselves
- * (their rows and columns are those of the identity) and cost nothing.
- * Source: Golub & Van Loan, Matrix Computations, 4th ed., section 3.4.
+import type { LuFactors } from './factors';
+
+/*
+ * The kernel of the lattice in TypeScript: what runs where WebAssembly is not
+ * to be had, and what the compiled one is compared with.
  */
-export interface LuFactors {
-  readonly size: number;
-  readonly block: number;
-  readonly from: number;
-  readonly values: Float64Array;
-  readonly order: Int32Array;
-}
 
 /** Pivots below this share of the largest entry make a matrix singular. */
 const SINGULAR = 1e-13;
 
-export class SingularMatrixError extends Error {
-  /** @param column the first unknown that the others leave open */
-  constructor(readonly column: number) {
-    super('The equations have no single answer.');
-    this.name = 'SingularMatrixError';
-  }
-}
-
-export interface FactorOptions {
-  /** Size of the leading block that is factored by itself as well. */
-  readonly block?: number;
-  /** Leading unknowns that stand for themselves. */
-  readonly from?: number;
-}
-
-/** Factors a matrix in its own place. @throws SingularMatrixError */
-export function factoriseInPlace(
+/** Factors in place. @returns −1, or the first column that the others leave open */
+export function factorInPlace(
   values: Float64Array,
-  size: number,
-  { block = size, from = 0 }: FactorOptions = {},
-): LuFactors {
-  const order = new Int32Array(size);
-  let largest = 0;
-  for (let index = from * size; index < values.length; index++) {
-    const entry = Math.abs(values[index]!);
-    // Written so that what is no number is caught as well.
-    if (!(entry < Infinity)) throw new SingularMatrixError(index % size);
-    if (entry > largest) largest = entry;
-  }
+  order: Int32Array,
+  { size, block, from }: Pick<LuFactors, 'size' | 'block' | 'from'>,
+  largest: number,
+): number {
   for (let row = 0; row < size; row++) order[row] = row;
   for (let start = from; start < size; start += 4) {
     const end = Math.min(start + 4, size);
-    factorColumns(values, order, size, block, start, end, largest);
+    const failed = factorColumns(values, order, size, block, start, end, largest);
+    if (failed >= 0) return failed;
     updateTrailing(values, size, start, end);
   }
-  return { size, block, from, values, order };
-}
-
-/** Factors a copy of `matrix`. @throws SingularMatrixError */
-export function factorise(matrix: Float64Array, size: number, options?: FactorOptions): LuFactors {
-  return factoriseInPlace(matrix.slice(), size, options);
+  return -1;
 }
 
 /** Eliminates columns start…end−1 below the diagonal, touching only those columns. */
@@ -69,7 +34,7 @@ function factorColumns(
   start: number,
   end: number,
   largest: number,
-): void {
+): number {
   for (let k = start; k < end; k++) {
     const lastRow = k < block ? block : size;
     let pivot = k;
@@ -81,7 +46,7 @@ function factorColumns(
         pivot = i;
       }
     }
-    if (!(best > SINGULAR * largest)) throw new SingularMatrixError(k);
+    if (!(best > SINGULAR * largest)) return k;
     if (pivot !== k) exchangeRows(a, order, size, k, pivot);
     const inverse = 1 / a[k * size + k]!;
     for (let i = k + 1; i < size; i++) {
@@ -91,6 +56,7 @@ function factorColumns(
       for (let j = k + 1; j < end; j++) a[row + j]! -= factor * a[k * size + j]!;
     }
   }
+  return -1;
 }
 
 function exchangeRows(a: Float64Array, order: Int32Array, size: number, p: number, q: number): void {
@@ -163,14 +129,12 @@ function updateTrailing(a: Float64Array, size: number, start: number, end: numbe
   }
 }
 
-/** Solves A x = b for the whole matrix, or for its leading `unknowns` rows and columns. */
-export function solveFactored(
-  { values, order, size, block, from }: LuFactors,
+/** Solves for the leading `unknowns`. */
+export function solveOne(
+  { values, order, size, from }: LuFactors,
   right: Float64Array,
-  unknowns = size,
+  unknowns: number,
 ): Float64Array {
-  if (unknowns !== size && unknowns !== block)
-    throw new RangeError('Only the whole matrix or its leading block can be solved.');
   const x = new Float64Array(unknowns);
   for (let i = 0; i < from; i++) x[i] = right[i]!;
   for (let i = from; i < unknowns; i++) x[i] = right[order[i]!]! - dotRow(values, i * size, x, from, i);
@@ -180,17 +144,8 @@ export function solveFactored(
   return x;
 }
 
-/** Answers to several right sides at once, up to four for every pass over the factors: what is read of them serves all. */
-export function solveTogether(factors: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
-  const answers: Float64Array[] = [];
-  for (let first = 0; first < rights.length; first += 4) {
-    const some = rights.slice(first, first + 4);
-    answers.push(...(some.length === 1 ? [solveFactored(factors, some[0]!)] : solveFour(factors, some)));
-  }
-  return answers;
-}
-
-function solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
+/** Up to four right sides at once: what is read of the factors serves all. */
+export function solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
   // Side by side: the four unknowns of a row follow one another.
   const x = new Float64Array(4 * size);
   // Down to the first entry that is not nought nothing has to be taken off.
@@ -279,4 +234,12 @@ export function dotRow(a: Float64Array, row: number, x: Float64Array, from: numb
   }
   for (; j < to; j++) p += a[row + j]! * x[j]!;
   return p + q + (r + s);
+}
+
+/** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
+export function multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
+  const rows = a.length / columns;
+  const out = new Float64Array(rows);
+  for (let row = 0; row < rows; row++) out[row] = dotRow(a, row * columns, x, from, columns);
+  return out;
 }

@@ -1,7 +1,8 @@
 import { forAll } from '#/tests/forAll';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { dotRow, factorise, factoriseInPlace, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
+import { dotRow } from './inTypeScript';
+import { factorise, factoriseInPlace, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
 
 function randomMatrix(size: number, seed: number): Float64Array {
   let state = seed;
@@ -18,7 +19,7 @@ const multiply = (matrix: Float64Array, x: Float64Array, size: number) =>
 
 describe('factors', () => {
   test('solve what they came from, for every size around the width of a sweep', () => {
-    forAll(100, [fc.integer({ min: 1, max: 23 }), fc.integer({ min: 1, max: 1e6 })], (size, seed) => {
+    forAll(100, [fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 1e6 })], (size, seed) => {
       const matrix = randomMatrix(size, seed);
       const wanted = Float64Array.from({ length: size }, (_, index) => Math.sin(index + seed));
       const got = solveFactored(factorise(matrix, size), multiply(matrix, wanted, size));

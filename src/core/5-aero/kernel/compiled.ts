@@ -1,0 +1,153 @@
+import { bytes } from './kernel.as.ts?wasm';
+import type { LuFactors } from './factors';
+
+/** What the module gives: see `kernel.as.ts`. */
+interface Exports {
+  readonly memory: WebAssembly.Memory;
+  multiply(a: number, rows: number, columns: number, x: number, from: number, out: number): void;
+  factorise(a: number, order: number, size: number, block: number, from: number, largest: number): number;
+  solveOne(a: number, size: number, from: number, unknowns: number, x: number): void;
+  solveFour(a: number, size: number, from: number, first: number, x: number): void;
+}
+
+const NUMBER = 8;
+const PAGE = 65_536;
+/** Memory for matrices [bytes]: those of a few geometries of the finest lattice. */
+const ROOM = 640 * PAGE;
+/** Matrices with more rows or columns are left to TypeScript. */
+export const MOST_ROWS = 2048;
+/** Below so many rows a call costs more than it saves. */
+export const LEAST_ROWS = 12;
+
+/** Where a matrix lies in the module's memory; 0 once something else lies there. */
+interface Place {
+  at: number;
+  readonly bytes: number;
+}
+
+/**
+ * The compiled kernel with its memory. Matrices that come in stay there until
+ * newer ones need the room, so that what is asked of one often is copied
+ * once: they must not change any more.
+ */
+export class CompiledKernel {
+  readonly #exports: Exports;
+  readonly #numbers: Float64Array;
+  readonly #integers: Int32Array;
+  readonly #known = new WeakMap<Float64Array, Place>();
+  /** Oldest first; the room is written round and round. */
+  readonly #places: Place[] = [];
+  readonly #vectors: number;
+  readonly #results: number;
+  readonly #order: number;
+  readonly #begin: number;
+  readonly #end: number;
+  #next: number;
+
+  constructor(exports: Exports) {
+    this.#exports = exports;
+    const { memory } = exports;
+    // Nothing of its own lies in the second page and after it.
+    this.#vectors = PAGE;
+    this.#results = this.#vectors + 4 * MOST_ROWS * NUMBER;
+    this.#order = this.#results + MOST_ROWS * NUMBER;
+    this.#begin = this.#order + MOST_ROWS * NUMBER;
+    this.#end = this.#begin + ROOM;
+    this.#next = this.#begin;
+    memory.grow(Math.ceil((this.#end - memory.buffer.byteLength) / PAGE));
+    this.#numbers = new Float64Array(memory.buffer);
+    this.#integers = new Int32Array(memory.buffer);
+  }
+
+  /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
+  multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
+    const rows = a.length / columns;
+    const at = this.#placeOf(a);
+    this.#numbers.set(x, this.#vectors / NUMBER);
+    this.#exports.multiply(at, rows, columns, this.#vectors, from, this.#results);
+    return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + rows);
+  }
+
+  /** Factors in place. @returns −1, or the first column that the others leave open */
+  factorInPlace(
+    values: Float64Array,
+    order: Int32Array,
+    { size, block, from }: Pick<LuFactors, 'size' | 'block' | 'from'>,
+    largest: number,
+  ): number {
+    const at = this.#bring(values);
+    const failed = this.#exports.factorise(at, this.#order, size, block, from, largest);
+    values.set(this.#numbers.subarray(at / NUMBER, at / NUMBER + values.length));
+    order.set(this.#integers.subarray(this.#order / 4, this.#order / 4 + size));
+    return failed;
+  }
+
+  /** Solves for the leading `unknowns`. */
+  solveOne({ values, order, size, from }: LuFactors, right: Float64Array, unknowns: number): Float64Array {
+    const at = this.#placeOf(values);
+    const first = this.#vectors / NUMBER;
+    for (let i = 0; i < unknowns; i++) this.#numbers[first + i] = right[i < from ? i : order[i]!]!;
+    this.#exports.solveOne(at, size, from, unknowns, this.#vectors);
+    return this.#numbers.slice(first, first + unknowns);
+  }
+
+  /** Up to four right sides at once: what is read of the factors serves all. */
+  solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
+    const at = this.#placeOf(values);
+    const numbers = this.#numbers;
+    const begin = this.#vectors / NUMBER;
+    let first = size;
+    for (let i = 0; i < size; i++) {
+      const row = i < from ? i : order[i]!;
+      for (let side = 0; side < 4; side++) {
+        const entry = rights[side]?.[row] ?? 0;
+        numbers[begin + 4 * i + side] = entry;
+        if (entry !== 0 && first > i) first = i;
+      }
+    }
+    this.#exports.solveFour(at, size, from, first, this.#vectors);
+    return rights.map((_, side) => {
+      const answer = new Float64Array(size);
+      for (let i = 0; i < size; i++) answer[i] = numbers[begin + 4 * i + side]!;
+      return answer;
+    });
+  }
+
+  #placeOf(matrix: Float64Array): number {
+    const known = this.#known.get(matrix);
+    return known && known.at > 0 ? known.at : this.#bring(matrix);
+  }
+
+  #bring(matrix: Float64Array): number {
+    const place = this.#take(matrix.byteLength);
+    this.#numbers.set(matrix, place.at / NUMBER);
+    this.#known.set(matrix, place);
+    return place.at;
+  }
+
+  /** Room for so many bytes; what lay there is forgotten. */
+  #take(size: number): Place {
+    const rounded = Math.ceil(size / 16) * 16;
+    if (this.#next + rounded > this.#end) {
+      // What lies behind is the oldest: it goes first.
+      while (this.#places[0] && this.#places[0].at >= this.#next) this.#places.shift()!.at = 0;
+      this.#next = this.#begin;
+    }
+    const place = { at: this.#next, bytes: rounded };
+    this.#next += rounded;
+    while (this.#places[0] && this.#places[0].at >= place.at && this.#places[0].at < this.#next)
+      this.#places.shift()!.at = 0;
+    this.#places.push(place);
+    return place;
+  }
+}
+
+/** The compiled kernel, or null where WebAssembly with SIMD is not to be had or not allowed. */
+export function compileKernel(): CompiledKernel | null {
+  try {
+    const instance = new WebAssembly.Instance(new WebAssembly.Module(bytes), { env: { abort() {} } });
+    return new CompiledKernel(instance.exports as unknown as Exports);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,25 @@
+import { type CompiledKernel, compileKernel, LEAST_ROWS, MOST_ROWS } from './compiled';
+import * as inTypeScript from './inTypeScript';
+
+/** What the lattice does most, in either form. */
+export type Kernel = Pick<CompiledKernel, 'factorInPlace' | 'solveOne' | 'solveFour' | 'multiplyRows'>;
+
+const reference: Kernel = inTypeScript;
+const compiled: Kernel | null = compileKernel();
+let chosen: Kernel = compiled ?? reference;
+
+/** The kernel for matrices with so many columns and rows. */
+export const kernelFor = (columns: number, rows = columns): Kernel =>
+  columns < LEAST_ROWS || columns > MOST_ROWS || rows > MOST_ROWS ? reference : chosen;
+
+/** Both forms, for comparing them; the compiled one is null where it is not to be had. */
+export const KERNELS: { readonly reference: Kernel; readonly compiled: Kernel | null } = { reference, compiled };
+
+/** Lets everything run on one of them, for comparing and timing. @returns what takes that back */
+export function useKernel(kernel: Kernel): () => void {
+  const before = chosen;
+  chosen = kernel;
+  return () => {
+    chosen = before;
+  };
+}

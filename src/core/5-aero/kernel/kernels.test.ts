@@ -1,0 +1,134 @@
+import { forAll } from '#/tests/forAll';
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { KERNELS, useKernel } from './inUse';
+import { factorise, multiplyRows, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
+
+const compiled = KERNELS.compiled!;
+
+/** Numbers from −1 to 1, the same for a seed. */
+function numbers(length: number, seed: number): Float64Array {
+  let state = seed;
+  return Float64Array.from(
+    { length },
+    () => ((state = (state * 1103515245 + 12345) % 2147483648) / 2147483648) * 2 - 1,
+  );
+}
+
+/** A matrix that is far from singular; its first `from` unknowns stand for themselves. */
+function soundMatrix(size: number, seed: number, from = 0): Float64Array {
+  const matrix = numbers(size * size, seed);
+  for (let i = 0; i < size; i++) {
+    for (let j = 0; j < size; j++) if (i < from || j < from) matrix[i * size + j] = 0;
+    matrix[i * size + i]! += i < from ? 1 : size / 4;
+  }
+  return matrix;
+}
+
+/** What is asked, by the kernel in TypeScript and by the compiled one. */
+function byBoth<T>(ask: () => T): [T, T] {
+  return [KERNELS.reference, compiled].map((kernel) => {
+    const back = useKernel(kernel);
+    try {
+      return ask();
+    } finally {
+      back();
+    }
+  }) as [T, T];
+}
+
+function expectAlike(got: Float64Array, wanted: Float64Array): void {
+  const most = wanted.reduce((largest, value) => Math.max(largest, Math.abs(value)), 0);
+  expect(got).toHaveLength(wanted.length);
+  got.forEach((value, index) => expect(Math.abs(value - wanted[index]!)).toBeLessThanOrEqual(1e-9 * most));
+}
+
+test('the compiled kernel is to be had here', () => {
+  expect(KERNELS.compiled).not.toBeNull();
+});
+
+test('factors and answers of both kernels are alike to 1e-9, for every size, block and lead', () => {
+  forAll(
+    60,
+    [
+      fc.integer({ min: 12, max: 90 }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.integer({ min: 0, max: 11 }),
+      fc.integer({ min: 1, max: 1e6 }),
+    ],
+    (size, share, from, seed) => {
+      const block = from + 1 + Math.floor((size - from - 1) * share);
+      const matrix = soundMatrix(size, seed, from);
+      const rights = [1, 2, 3, 4, 5, 6, 7].map((side) => numbers(size, seed + side));
+      // Sides that begin with noughts skip what they need not take off.
+      rights.forEach((right, side) => right.fill(0, 0, side % 2 ? Math.floor(size / 2) : 0));
+      const [wanted, got] = byBoth(() => {
+        const factors = factorise(matrix, size, { block, from });
+        return {
+          factors,
+          whole: solveFactored(factors, rights[0]!),
+          leading: solveFactored(factors, rights[0]!, block),
+          together: solveTogether(factors, rights),
+          late: solveTogether(factors, [rights[1]!, rights[3]!]),
+        };
+      });
+      expectAlike(got.factors.values, wanted.factors.values);
+      expect(got.factors.order).toEqual(wanted.factors.order);
+      expectAlike(got.whole, wanted.whole);
+      expectAlike(got.leading, wanted.leading);
+      got.together.forEach((one, side) => expectAlike(one, wanted.together[side]!));
+      got.late.forEach((one, side) => expectAlike(one, wanted.late[side]!));
+    },
+  );
+});
+
+test('products of both kernels are alike, with any number of rows', () => {
+  forAll(
+    60,
+    [
+      fc.integer({ min: 12, max: 90 }),
+      fc.integer({ min: 1, max: 60 }),
+      fc.integer({ min: 0, max: 11 }),
+      fc.integer({ min: 1, max: 1e6 }),
+    ],
+    (columns, rows, from, seed) => {
+      const [a, x] = [numbers(rows * columns, seed), numbers(columns, seed + 1)];
+      const [wanted, got] = byBoth(() => multiplyRows(a, columns, x, from));
+      expectAlike(got, wanted);
+      const byHand = a.subarray(0, columns).reduce((sum, value, j) => sum + (j < from ? 0 : value * x[j]!), 0);
+      expect(got[0]).toBeCloseTo(byHand, 10);
+    },
+  );
+});
+
+test('a singular matrix is refused by both at the same unknown', () => {
+  const size = 20;
+  const matrix = soundMatrix(size, 3);
+  for (let j = 0; j < size; j++) matrix[13 * size + j] = matrix[6 * size + j]!;
+  for (const failed of byBoth(() => {
+    try {
+      factorise(matrix, size);
+      return null;
+    } catch (error) {
+      return error;
+    }
+  })) {
+    expect(failed).toBeInstanceOf(SingularMatrixError);
+    expect((failed as SingularMatrixError).column).toBe(19);
+  }
+});
+
+test('what had to make room for newer matrices is brought back when it is asked for', () => {
+  const size = 300;
+  const back = useKernel(compiled);
+  const right = numbers(size, 1);
+  const first = factorise(soundMatrix(size, 11), size);
+  const before = solveFactored(first, right);
+  const others = Array.from({ length: 120 }, (_, seed) => numbers(size * (size + seed), seed + 20));
+  const products = others.map((matrix) => multiplyRows(matrix, size, right));
+  expect(solveFactored(first, right)).toEqual(before);
+  others.forEach((matrix, index) => {
+    if (index % 17 === 0) expect(multiplyRows(matrix, size, right)).toEqual(products[index]);
+  });
+  back();
+});

@@ -1,0 +1,70 @@
+import type { LuFactors } from './factors';
+import { kernelFor } from './inUse';
+
+export type { LuFactors } from './factors';
+
+export class SingularMatrixError extends Error {
+  /** @param column the first unknown that the others leave open */
+  constructor(readonly column: number) {
+    super('The equations have no single answer.');
+    this.name = 'SingularMatrixError';
+  }
+}
+
+export interface FactorOptions {
+  /** Size of the leading block that is factored by itself as well. */
+  readonly block?: number;
+  /** Leading unknowns that stand for themselves. */
+  readonly from?: number;
+}
+
+/** Factors a matrix in its own place. @throws SingularMatrixError */
+export function factoriseInPlace(
+  values: Float64Array,
+  size: number,
+  { block = size, from = 0 }: FactorOptions = {},
+): LuFactors {
+  const order = new Int32Array(size);
+  let largest = 0;
+  for (let index = from * size; index < values.length; index++) {
+    const entry = Math.abs(values[index]!);
+    // Written so that what is no number is caught as well.
+    if (!(entry < Infinity)) throw new SingularMatrixError(index % size);
+    if (entry > largest) largest = entry;
+  }
+  const failed = kernelFor(size).factorInPlace(values, order, { size, block, from }, largest);
+  if (failed >= 0) throw new SingularMatrixError(failed);
+  return { size, block, from, values, order };
+}
+
+/** Factors a copy of `matrix`. @throws SingularMatrixError */
+export function factorise(matrix: Float64Array, size: number, options?: FactorOptions): LuFactors {
+  return factoriseInPlace(matrix.slice(), size, options);
+}
+
+/** Solves A x = b for the whole matrix, or for its leading `unknowns` rows and columns. */
+export function solveFactored(factors: LuFactors, right: Float64Array, unknowns = factors.size): Float64Array {
+  if (unknowns !== factors.size && unknowns !== factors.block)
+    throw new RangeError('Only the whole matrix or its leading block can be solved.');
+  return kernelFor(factors.size).solveOne(factors, right, unknowns);
+}
+
+/** Answers to several right sides at once, up to four for every pass over the factors: what is read of them serves all. */
+export function solveTogether(factors: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
+  const answers: Float64Array[] = [];
+  for (let first = 0; first < rights.length; first += 4) {
+    const some = rights.slice(first, first + 4);
+    answers.push(
+      ...(some.length === 1 ? [solveFactored(factors, some[0]!)] : kernelFor(factors.size).solveFour(factors, some)),
+    );
+  }
+  return answers;
+}
+
+/**
+ * Σ a[i, j] x[j] over the columns from…columns−1, for every row of a matrix that
+ * does not change any more.
+ */
+export function multiplyRows(a: Float64Array, columns: number, x: Float64Array, from = 0): Float64Array {
+  return kernelFor(columns, a.length / columns).multiplyRows(a, columns, x, from);
+}
