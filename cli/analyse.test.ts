@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build } from 'vite';
+import { assemblyScript } from '#/build/assemblyScript';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { analyse } from '@/core/analyse';
@@ -17,6 +18,7 @@ beforeAll(async () => {
     configFile: false,
     root,
     logLevel: 'error',
+    plugins: [assemblyScript()],
     resolve: { alias: { '@': join(root, 'src') } },
     build: { ssr: join(root, 'cli/analyse.ts'), outDir: folder, target: 'node20' },
     ssr: { noExternal: true },

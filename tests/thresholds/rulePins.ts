@@ -660,16 +660,30 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
   ),
   noseDeparts: [
     ...along(
-      (timeToHalf) => ({ numbers: { motion: { longitudinal: [{ grows: true, period: null, timeToHalf }] } } }),
+      (timeToHalf) => ({
+        numbers: {
+          motion: { longitudinal: [{ grows: true, period: null, timeToHalf }] },
+          pitch: { staticMargin: -0.1 },
+        },
+      }),
       [1.95, 'stop'],
       [2.05, 'caution'],
     ),
     ...along(
-      (period) => ({ numbers: { motion: { longitudinal: [{ grows: true, period, timeToHalf: 1 }] } } }),
+      (period) => ({
+        numbers: { motion: { longitudinal: [{ grows: true, period, timeToHalf: 1 }] }, pitch: { staticMargin: -0.1 } },
+      }),
       [1.95, 'stop'],
       [2.05, null],
     ),
   ],
+  speedRunsAway: along(
+    (timeToHalf) => ({
+      numbers: { motion: { longitudinal: [{ grows: true, period: null, timeToHalf }] }, pitch: { staticMargin: 0.1 } },
+    }),
+    [2.45, 'caution'],
+    [2.55, null],
+  ),
   nothingWeighed: [
     { is: 'note', numbers: { mass: { total: null } } },
     { is: null, numbers: { mass: { total: 0.1 } } },

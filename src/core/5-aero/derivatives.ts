@@ -95,7 +95,8 @@ function flownPanels({ standing, pitch }: AeroModel, command: number): PanelTurn
   };
 }
 
-function pitchRateCase(model: AeroModel, about: Vector3, command: number): FlowCase {
+/** Flow of a unit of q/V about a point, panels as they are flown. */
+export function pitchRateCase(model: AeroModel, about: Vector3, command: number): FlowCase {
   return solveCase(model.matrices, {
     parity: 'symmetric',
     onset: { linear: [0, 0, 0], turn: [0, 1, 0], about },

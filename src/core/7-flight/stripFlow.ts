@@ -93,18 +93,27 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     whole[2 * index + 1] = Math.sin(Math.min(PLATE_FROM, section.leavesBelow));
   });
 
-  const met: StripMeeting = { along, across, strength };
+  const met: StripMeeting = { along, across, strength, own: new Float64Array(size) };
   const perSpeed: StripMeeting = {
     along: new Float64Array(size),
     across: new Float64Array(size),
     strength: new Float64Array(size),
+    own: new Float64Array(size),
   };
-  const added = new Float64Array(size);
+  const isOnWing = nodes.map(({ strip }) =>
+    isWing(prepared.lattice.surfaces[prepared.lattice.strips[strip]!.surface]!),
+  );
+  /** What jets add to the speed along strips, to circulation, and to the air square to the board. */
+  const [added, gained, risen] = Array.from({ length: 3 }, () => new Float64Array(size)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   const blown = blownStrips(prepared.design, prepared.lattice, nodes);
 
   /** Air that every strip meets with attached flow, and its circulation. */
   function meet(motion: Motion, into: StripMeeting): void {
-    for (const values of [into.along, into.across, into.strength]) values.fill(0);
+    for (const values of [into.along, into.across, into.strength, into.own]) values.fill(0);
     cases.forEach(({ share }, index) => {
       const part = share(motion);
       if (part === 0) return;
@@ -113,8 +122,35 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
         into.along[i]! += part * one.along[i]!;
         into.across[i]! += part * one.across[i]!;
         into.strength[i]! += part * one.strength[i]!;
+        into.own[i]! += part * one.own[i]!;
       }
     });
+  }
+
+  /**
+   * In a jet a strip meets more of what comes from ahead, at the angles that it
+   * and its control stand at. A tail lies in it with most of its span and has
+   * what it has at that speed; a wing sticks out on both sides: what its strips
+   * gain of circulation goes through the answers of all, and a narrow jet gains
+   * little of it.
+   */
+  function blow(): void {
+    // Both sides at once: what is alike on both stays so to the last digit.
+    for (const pair of pairs) {
+      const stands = pair.map((i) => (isOnWing[i] ? blown.answered[i]! * added[i]! * perSpeed.own[i]! : 0));
+      pair.forEach((i, which) => {
+        gained[i]! += isOnWing[i] ? 0 : added[i]! * perSpeed.strength[i]!;
+        // Of the angle that a strip stands at itself nothing moves the air.
+        risen[i]! += isOnWing[i] ? -stands[which]! : added[i]! * perSpeed.across[i]!;
+      });
+      if (stands.every((own) => own === 0)) continue;
+      for (let j = 0; j < size; j++) {
+        const by = (which: number) => (which < pair.length ? stands[which]! * answers[pair[which]! * size + j]! : 0);
+        const circulation = by(0) + by(1);
+        gained[j]! += circulation;
+        risen[j]! += circulation / reach[j]!;
+      }
+    }
   }
 
   /** Speed of the air square to the zero-lift line of a strip. */
@@ -140,11 +176,11 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     },
     loads: (motion, attached, told, jets) => {
       meet(motion, met);
-      added.fill(0);
+      for (const values of [added, gained, risen]) values.fill(0);
       if (jets?.some((pressure) => pressure > 0)) {
-        // In a jet a strip meets more of what comes from ahead, at the angles that it and its control stand at.
         meet({ ...motion, u: 1, v: 0, w: 0, p: 0, q: 0, r: 0 }, perSpeed);
-        blown(jets, prepared.air.density, along, added);
+        blown.blow(jets, prepared.air.density, along, added);
+        blow();
       }
       balance(state, attached);
       const { force, moment } = attachedForm(motion);
@@ -181,7 +217,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     const { section, data, chord, width } = nodes[i]!;
     const more = added[i]!;
     const flow = along[i]! + more * perSpeed.along[i]!;
-    const normal = normalTo(i) + (more * perSpeed.strength[i]!) / reach[i]!;
+    const normal = normalTo(i) + gained[i]! / reach[i]!;
     const met = Math.sqrt(normal * normal + flow * flow);
     // Well within what the attached flow holds no angle needs to be known.
     const sine = met > 0 ? normal / met : 0;
@@ -192,7 +228,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     }
     const half = (chord * width) / 2;
     // Where the air really comes from: what is missing changes the wash beside it.
-    const upwards = across[i]! + more * perSpeed.across[i]! + wash[i]! / reach[i]! - missing[i]!;
+    const upwards = across[i]! + risen[i]! + wash[i]! / reach[i]! - missing[i]!;
     const speed = Math.sqrt(flow * flow + upwards * upwards);
     if (speed < 1e-9) return;
     const [aft, rise] = [flow / speed, upwards / speed];
@@ -268,6 +304,8 @@ interface StripMeeting {
   readonly along: Float64Array;
   readonly across: Float64Array;
   readonly strength: Float64Array;
+  /** Upwash that stands for the angles of the strip itself and the air that it meets, without the wash of others. */
+  readonly own: Float64Array;
 }
 
 /** The upwash at every strip that alone would bring a circulation: the answers inverted. */
@@ -313,6 +351,7 @@ function airOfCase(
       return of(node, node.up[0] * v + node.up[1] * w) + induced;
     }),
     strength,
+    own: upwash,
   };
 }
 

@@ -216,6 +216,11 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     28,
   ],
   noseDeparts: [at, 90, 230],
+  speedRunsAway: [
+    set(demoDesign('sandbar-fixed'), `/propulsion/${demoDesign('sandbar-fixed').propulsion[0]!.id}/position/z`),
+    60,
+    -40,
+  ],
   rudderRolls: [set(noAilerons, '/surfaces/wing/stations/0/dihedral'), 8, -8],
   rollFeel: [throws(base, 'wing', 'aileron'), 14, 1],
   pitchFeel: [throws(base, 'tail', 'elevator'), 12, 1],

@@ -58,6 +58,7 @@ export const SUBJECTS: Readonly<Record<string, Subject>> = {
   weakJoint: 'none',
   weakLinkage: 'none',
   noseDeparts: 'fin',
+  speedRunsAway: 'drive',
   offCentre: 'balance',
   outsideTable: 'wing',
   overCeiling: 'none',

@@ -94,7 +94,23 @@ describe('made-up aircraft', () => {
       return phugoid.period! / ((Math.SQRT2 * Math.PI * trim.speed!) / 9.80665);
     };
     expectWithin(period(heavy), 1, 0.12);
-    expect(period(demoDesign('lagoon-postman'))).toBeGreaterThan(1.3);
+    expect(period(demoDesign('polly-drift'))).toBeGreaterThan(1.3);
+  });
+
+  test('thrust that holds the nose up lets the speed run away, and holds it where it pushes the nose down', () => {
+    const speeds = (height: number) => {
+      const postman = demoDesign('lagoon-postman');
+      const changed = withFields(postman, [
+        { field: `/propulsion/${postman.propulsion[0]!.id}/position/z`, value: height },
+      ]);
+      const { motion, trim } = analyse(changed, { without: ['remedies'] });
+      return { grows: motion.longitudinal.some((mode) => mode.grows), moment: trim.thrustMoment! };
+    };
+    const [low, high] = [speeds(-60), speeds(60)];
+    expect(low.moment).toBeGreaterThan(0);
+    expect(low.grows).toBe(true);
+    expect(high.moment).toBeLessThan(low.moment);
+    expect(high.grows).toBe(false);
   });
 
   test('behind its neutral point a motion grows without swinging', () => {

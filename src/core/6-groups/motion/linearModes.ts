@@ -19,6 +19,8 @@ export interface LongitudinalSystem {
   readonly zw: number;
   readonly zq: number;
   readonly zwDot: number;
+  /** Of air that is moved at an arm behind the balance point; as a rule left out. */
+  readonly zqDot?: number;
   readonly mu: number;
   readonly mw: number;
   readonly mq: number;
@@ -94,17 +96,21 @@ function distinct(values: readonly Eigenvalue[]): Eigenvalue[] {
 
 /** Phugoid and short period; motions that do not swing are named by their pace. */
 export function longitudinalModes(system: LongitudinalSystem): Mode[] {
-  const { mass, inertiaY, speed, gravity, zwDot, mwDot } = system;
-  const heave = mass - zwDot;
-  const pitch = (z: number, m: number) => (m + (mwDot * z) / heave) / inertiaY;
-  const lift = system.zq + mass * speed;
+  const { mass, inertiaY, speed, gravity, zwDot, zqDot = 0, mwDot } = system;
+  // (m − Z_ẇ) ẇ − Z_q̇ q̇ = Z and I q̇ − M_ẇ ẇ = M.
+  const moved = mass - zwDot;
+  const determinant = moved * inertiaY - zqDot * mwDot;
+  const heave = (z: number, m: number) => (inertiaY * z + zqDot * m) / determinant;
+  const pitch = (z: number, m: number) => (mwDot * z + moved * m) / determinant;
+  const turned = system.zq + mass * speed;
+  const rows = (answer: (z: number, m: number) => number) => [
+    answer(system.zu, system.mu),
+    answer(system.zw, system.mw),
+    answer(turned, system.mq),
+    0,
+  ];
   const values = distinct(
-    eigenvaluesOf([
-      [system.xu / mass, system.xw / mass, 0, -gravity],
-      [system.zu / heave, system.zw / heave, lift / heave, 0],
-      [pitch(system.zu, system.mu), pitch(system.zw, system.mw), pitch(lift, system.mq), 0],
-      [0, 0, 1, 0],
-    ]),
+    eigenvaluesOf([[system.xu / mass, system.xw / mass, 0, -gravity], rows(heave), rows(pitch), [0, 0, 1, 0]]),
   );
   if (values.length === 2) return [modeOf('phugoid', values[0]!), modeOf('shortPeriod', values[1]!)];
   const swinging = values.filter(({ imaginary }) => imaginary > 0);

@@ -4,13 +4,12 @@ import type { Prepared } from '../solution/prepare';
 import type { Words } from '@/core/1-base/words/phrase';
 import type { ValueOf } from '../group';
 import type { drag } from '../drag/drag';
-import type { lateral } from '../lateral/lateral';
 import type { mass } from '../mass/mass';
-import type { pitch } from '../pitch/pitch';
 import type { trim } from '../trim/trim';
 import { NOTHING_WEIGHED } from '../words';
 import type { LateWash } from './lateWash';
 import { lateralModes, longitudinalModes, type Mode } from './linearModes';
+import type { SmallLoads } from './smallLoads';
 
 export interface MotionResult {
   readonly longitudinal: readonly Mode[];
@@ -21,11 +20,13 @@ export interface MotionResult {
 const PROPELLER_FALL = 3;
 const GLIDE_FALL = 1;
 
-/** What turning in pitch does beside damping. */
-export interface Turning {
+/** What the solved flow says of small motions. */
+export interface Answers {
+  readonly loads: SmallLoads;
+  /** What meets the wash of others, which comes late. */
   readonly wash: LateWash | null;
-  /** Lift coefficient per q c̄/2V. */
-  readonly liftFromPitchRate: number;
+  /** Lift and pitching moment coefficients of thrust and of what it blows over the tail. */
+  readonly thrust: { readonly lift: number; readonly moment: number } | null;
 }
 
 /** Least share of the product of roll and yaw inertia that must be left after the product of inertia. */
@@ -37,9 +38,10 @@ const isSpread = ({ xx, yy, zz, xz }: NonNullable<ValueOf<typeof mass>['inertia'
 
 /**
  * Modes of a design at its cruise trim. Speed derivatives C_Xu = −(2 + κ) C_D,
- * C_Zu = −2 C_L, κ = −(V/T) dT/dV; turning in pitch lifts by C_Lq; the wash of what flies ahead comes late, and
- * the air beside the wings moves with them. A glide swings as level flight with
- * κ = 1. Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. A
+ * C_Zu = −2 C_L and C_mu = 0 but for what thrust does of them, which falls with
+ * speed, κ = −(V/T) dT/dV, and with it what it blows over the tail; sections rub in every motion; the wash of
+ * what flies ahead comes late, and the air beside the wings moves with them. A
+ * glide swings as level flight with κ = 1. Source: Etkin & Reid, Dynamics of Flight, tables 4.4 and 5.1. A
  * reason in words when mass, trim or drag is missing.
  */
 export function modesOfDesign(
@@ -47,41 +49,42 @@ export function modesOfDesign(
   numbers: {
     readonly mass: ValueOf<typeof mass>;
     readonly trim: ValueOf<typeof trim>;
-    readonly pitch: ValueOf<typeof pitch>;
-    readonly lateral: ValueOf<typeof lateral>;
     readonly drag: ValueOf<typeof drag>;
   },
-  { wash, liftFromPitchRate }: Turning,
+  answers: Answers | null,
 ): MotionResult | { readonly because: Words } {
-  const { mass, trim, pitch, lateral, drag } = numbers;
+  const { mass, trim, drag } = numbers;
   if (mass.total === null || mass.inertia === null) return { because: NOTHING_WEIGHED };
   if (trim.alpha === null || trim.liftCoefficient === null || trim.speed === null)
     return { because: trim.reasons['alpha'] ?? 'It is not trimmed.' };
-  if (drag.total === null) return { because: drag.reasons['total'] ?? 'Drag is not known.' };
+  if (drag.total === null || !answers) return { because: drag.reasons['total'] ?? 'Drag is not known.' };
   if (!isSpread(mass.inertia)) {
     return { because: 'All mass lies in one point or line: give parts a size or spread them out.' };
   }
-  const { area, meanChord, span, aspectRatio } = reference;
+  const { area, meanChord, span } = reference;
   const speed = trim.speed;
   const force = (air.density * speed * area) / 2;
   const lift = trim.liftCoefficient;
-  const dragPerAlpha = (2 * lift * pitch.liftSlope!) / (Math.PI * aspectRatio * (drag.spanEfficiency ?? 0.9));
+  const { loads, wash } = answers;
+  const thrust = answers.thrust ?? { lift: 0, moment: 0 };
+  const { byAlpha, byPitchRate, bySlip, byRollRate, byYawRate } = loads;
   const around = apparentMass(placed, air.density, about);
-  const isPowered = design.propulsion.length > 0 && !surfacesOnly;
+  const fall = 2 + (design.propulsion.length > 0 && !surfacesOnly ? PROPELLER_FALL : GLIDE_FALL);
   const longitudinal = longitudinalModes({
     mass: mass.total,
     inertiaY: mass.inertia.yy + around.pitch,
     speed,
     gravity: GRAVITY,
-    xu: -(2 + (isPowered ? PROPELLER_FALL : GLIDE_FALL)) * drag.total * force,
-    xw: (lift - dragPerAlpha) * force,
-    zu: -2 * lift * force,
-    zw: -(pitch.liftSlope! + drag.total) * force,
-    zq: (-liftFromPitchRate * force * meanChord) / 2,
+    xu: -fall * drag.total * force,
+    xw: -byAlpha.drag * force,
+    zu: -(2 * lift - fall * thrust.lift) * force,
+    zw: -byAlpha.lift * force,
+    zq: (-byPitchRate.lift * force * meanChord) / 2,
     zwDot: -around.heave,
-    mu: 0,
-    mw: pitch.momentSlope! * force * meanChord,
-    mq: (pitch.pitchDamping! * force * meanChord ** 2) / 2,
+    zqDot: -around.heaveMoment,
+    mu: -fall * thrust.moment * force * meanChord,
+    mw: byAlpha.moment * force * meanChord,
+    mq: (byPitchRate.moment * force * meanChord ** 2) / 2,
     mwDot: (wash ? (wash.momentPerRadian * wash.slope * force * meanChord * wash.arm) / speed : 0) - around.heaveMoment,
   });
   const turn = (force * span ** 2) / 2;
@@ -94,15 +97,15 @@ export function modesOfDesign(
     speedZ: speed * Math.sin(trim.alpha),
     pitchAngle: trim.alpha,
     gravity: GRAVITY,
-    yv: lateral.sideForceSlope! * force,
-    yp: (lateral.sideForceFromRollRate! * force * span) / 2,
-    yr: (lateral.sideForceFromYawRate! * force * span) / 2,
-    lv: lateral.dihedralEffect! * force * span,
-    lp: lateral.rollDamping! * turn,
-    lr: lateral.rollFromYawRate! * turn,
-    nv: lateral.yawStiffness! * force * span,
-    np: lateral.yawFromRollRate! * turn,
-    nr: lateral.yawDamping! * turn,
+    yv: bySlip.sideForce * force,
+    yp: (byRollRate.sideForce * force * span) / 2,
+    yr: (byYawRate.sideForce * force * span) / 2,
+    lv: bySlip.roll * force * span,
+    lp: byRollRate.roll * turn,
+    lr: byYawRate.roll * turn,
+    nv: bySlip.yaw * force * span,
+    np: byRollRate.yaw * turn,
+    nr: byYawRate.yaw * turn,
   });
   return { longitudinal, lateral: lateralMotion };
 }

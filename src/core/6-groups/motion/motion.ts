@@ -3,12 +3,12 @@ import type { Words } from '@/core/1-base/words/phrase';
 import { drag } from '../drag/drag';
 import { numbersGroup } from '../group';
 import { maybe, quantity } from '../keys';
-import { lateral } from '../lateral/lateral';
 import { mass } from '../mass/mass';
 import { pitch } from '../pitch/pitch';
 import { trim } from '../trim/trim';
 import { lateWash } from './lateWash';
 import { modesOfDesign } from './modesOfDesign';
+import { smallLoads } from './smallLoads';
 
 const mode = z.object({
   kind: z.enum(['phugoid', 'shortPeriod', 'dutchRoll', 'roll', 'spiral', 'rollSpiral', 'slow', 'fast']),
@@ -25,13 +25,20 @@ const keys = z.object({ longitudinal: z.array(mode), lateral: z.array(mode) });
 export const motion = numbersGroup(keys, {
   id: 'motion',
   title: 'Motion',
-  needs: { mass, trim, pitch, lateral, drag },
+  needs: { mass, trim, pitch, drag },
   compute: (solution, needed) => {
-    const { isSolvable } = solution;
-    const modes = modesOfDesign(solution.prepared, needed, {
-      wash: isSolvable ? lateWash(solution, needed.pitch.downwashSlope) : null,
-      liftFromPitchRate: isSolvable ? solution.pitch.liftFromPitchRate : 0,
-    });
+    const { cruise } = solution.isSolvable ? solution : {};
+    const modes = modesOfDesign(
+      solution.prepared,
+      needed,
+      cruise?.isTrimmed
+        ? {
+            loads: smallLoads(solution),
+            wash: lateWash(solution, needed.pitch.downwashSlope),
+            thrust: cruise.thrust,
+          }
+        : null,
+    );
     return 'because' in modes ? noModes(modes.because) : { ...modes, reasons: {} };
   },
   empty: (why) => noModes(why),

@@ -15,14 +15,15 @@ const mode = (kind: Mode['kind'], more: Partial<Mode>): Mode => ({
   grows: false,
   ...more,
 });
-const words = (change: { yaw?: number; roll?: number; lateral?: Mode[]; longitudinal?: Mode[] }) =>
+const words = (change: { yaw?: number; roll?: number; lateral?: Mode[]; longitudinal?: Mode[]; margin?: number }) =>
   verdicts({
     lateral: { ...calm.lateral, yawStiffnessInWind: change.yaw ?? 0.06, dihedralEffect: change.roll ?? -0.05 },
     motion: { lateral: change.lateral ?? [], longitudinal: change.longitudinal ?? [], reasons: {} },
-  } as Pick<Analysis, 'lateral' | 'motion'>);
+    pitch: { ...calm.pitch, staticMargin: change.margin ?? 0.1 },
+  } as Pick<Analysis, 'lateral' | 'motion' | 'pitch'>);
 
 test('a trainer tracks, settles and says why', () => {
-  const list = verdicts(calm);
+  const list = verdicts(analyse(demoDesign('polly-drift'), { without: ['remedies'] }));
   expect(list.map(({ about }) => about)).toEqual(
     expect.arrayContaining(['yaw', 'roll', 'bank', 'wag', 'nose', 'speed']),
   );
@@ -40,7 +41,9 @@ test.each([
   [{ lateral: [mode('spiral', { timeToHalf: null })] }, 'bank', 'keeps its bank', true],
   [{ lateral: [mode('dutchRoll', { period: 1, timeToHalf: 5 })] }, 'wag', 'wallows', false],
   [{ lateral: [mode('dutchRoll', { period: 1, timeToHalf: 0.5 })] }, 'wag', 'settles at once', true],
-  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })] }, 'nose', 'departs', false],
+  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })], margin: -0.02 }, 'nose', 'departs', false],
+  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })] }, 'speed', 'runs away under power', false],
+  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 9 })] }, 'speed', 'runs away under power', true],
 ] as const)('%j: %s %s', (change, about, word, isGood) => {
   expect(words(change as Parameters<typeof words>[0]).find((verdict) => verdict.about === about)).toMatchObject({
     word,

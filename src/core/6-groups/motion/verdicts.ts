@@ -1,7 +1,9 @@
 import { plain, say, seconds, type Words } from '@/core/1-base/words/phrase';
 import type { ValueOf } from '../group';
 import type { lateral as lateralGroup } from '../lateral/lateral';
+import type { pitch as pitchGroup } from '../pitch/pitch';
 import type { motion as motionGroup } from './motion';
+import { runsAway } from './runsAway';
 
 /** What a motion or a stiffness means at the sticks, in a word and a reason. */
 export interface Verdict {
@@ -30,9 +32,11 @@ const inSeconds = (value: number) => seconds(value, value < 1 ? 2 : value < 10 ?
 export function verdicts({
   lateral,
   motion,
+  pitch,
 }: {
   readonly lateral: ValueOf<typeof lateralGroup>;
   readonly motion: ValueOf<typeof motionGroup>;
+  readonly pitch: Pick<ValueOf<typeof pitchGroup>, 'staticMargin'>;
 }): Verdict[] {
   const list: Verdict[] = [];
   const add = (about: Verdict['about'], word: string, because: Words, isGood: boolean) =>
@@ -98,7 +102,8 @@ export function verdicts({
         swings <= MANY_SWINGS,
       );
   }
-  const departing = motion.longitudinal.find(({ grows, period }) => grows && period === null);
+  const away = runsAway({ motion, pitch });
+  const departing = away?.of === 'nose' ? away.mode : null;
   const nod = motion.longitudinal.find(({ kind }) => kind === 'shortPeriod');
   if (departing) add('nose', 'departs', say`the nose doubles in ${inSeconds(departing.timeToHalf ?? 0)}`, false);
   else if (nod)
@@ -113,6 +118,13 @@ export function verdicts({
   const quick = motion.longitudinal.find(({ kind, grows }) => kind === 'fast' && !grows);
   if (!departing && !nod && quick?.timeToHalf != null)
     add('nose', 'settles', say`without a swing, half in ${inSeconds(quick.timeToHalf)}`, true);
+  if (away?.of === 'speed')
+    add(
+      'speed',
+      'runs away under power',
+      say`a change of speed doubles in ${inSeconds(away.mode.timeToHalf ?? 0)}`,
+      (away.mode.timeToHalf ?? 0) > FAST_SPIRAL,
+    );
   const wave = motion.longitudinal.find(({ kind }) => kind === 'phugoid');
   if (wave && wave.period !== null)
     add(

@@ -12,8 +12,8 @@ export type Cruise = Trimmed | Untrimmed;
 interface Trimmed {
   readonly isTrimmed: true;
   readonly state: TrimState;
-  /** Pitching moment coefficient of thrust and slipstream, and the trim without them. */
-  readonly thrustMoment: number | null;
+  /** Lift and pitching moment coefficients of thrust and slipstream, and the trim without them. */
+  readonly thrust: { readonly lift: number; readonly moment: number } | null;
   readonly powerOff: TrimState | null;
   /** Air of the propellers over the tail in level flight; null without a drive. */
   readonly slipstream: Slipstream | null;
@@ -39,8 +39,8 @@ export function cruiseState(prepared: Prepared, model: AeroModel): Cruise {
   if (!first.ok) return untrimmed(first.reason);
   const glide = { isTrimmed: true, state: first.state, powerOff: first.state } as const;
   const thrust = prepared.surfacesOnly ? null : thrustCoefficients(prepared, model, first.state);
-  if (!thrust) return { ...glide, thrustMoment: null, slipstream: null };
-  const powered = { ...glide, thrustMoment: thrust.moment, slipstream: thrust.stream };
+  if (!thrust) return { ...glide, thrust: null, slipstream: null };
+  const powered = { ...glide, thrust, slipstream: thrust.stream };
   const second = trim(model, { lift: lift - thrust.lift, moment: -thrust.moment, about });
   return second.ok ? { ...powered, state: { ...second.state, lift } } : powered;
 }

@@ -38,6 +38,7 @@ import { slowSide } from './slowSide';
 import { smallTail } from './smallTail';
 import { spanOverBrief } from './spanOverBrief';
 import { sparMisplaced } from './sparMisplaced';
+import { speedRunsAway } from './speedRunsAway';
 import { spiralDive } from './spiralDive';
 import { stifferThanWanted } from './stifferThanWanted';
 import { tailOverloaded } from './tailOverloaded';
@@ -99,6 +100,7 @@ export const RULES: readonly Rule[] = [
   loadingOverBrief,
   manoeuvreMargin,
   noseDeparts,
+  speedRunsAway,
   offCentre,
   outsideTable,
   overCeiling,

@@ -1,8 +1,8 @@
-import { field } from '@/core/2-document/edit/field';
-import { degrees, millimetres, nameOf, percent, plain, radians, say, type Words } from '@/core/1-base/words/phrase';
+import { degrees, percent, plain, radians, say, type Words } from '@/core/1-base/words/phrase';
 import { degreesFromRadians } from '@/core/1-base/units/convert';
 import { controlsOf, LEAST_TRAVEL, PITCH_CONTROLS } from '../changes';
 import { makeRule } from '../makeRule';
+import { otherThrustLines } from '../thrustLines';
 
 /** Share of the pitch travel between power on and off in level flight, and that full throttle takes in a climb. */
 const MOST_SHARE = 0.12;
@@ -31,25 +31,13 @@ export const thrustLine = makeRule(
       full === 0
         ? ''
         : say` In a climb at full throttle it takes about ${degrees(Math.abs(full), 0)} of pitch control, ${percent(Math.abs(full) / travel, 0)} of the travel (thrust guessed from the motor’s weight, ±30 %).`;
-    const tilt = (angle: number) => ({
-      label: say`Tilt the thrust line ${degrees(angle, 0)} more ${up ? 'down' : 'up'}`,
-      change: design.propulsion.map((drive) =>
-        field('propulsion', drive.id, 'downThrust').to(drive.downThrust + (up ? angle : -angle)),
-      ),
-    });
-    const shift = (height: number) => ({
-      label: say`Set ${nameOf(design.propulsion[0]!)} ${millimetres(height)} ${up ? 'higher' : 'lower'}`,
-      change: design.propulsion.map((drive) =>
-        field('propulsion', drive.id, 'position', 'z').to(drive.position.z + (up ? height : -height)),
-      ),
-    });
     return {
       severity: 'caution',
       message: inLevel
         ? say`Power in level flight pitches the nose ${up ? 'up' : 'down'}: the pitch control moves by ${degrees(Math.abs(change), 1)} between power on and off (${percent(Math.abs(change) / travel, 0)} of its travel; ${radians(elevatorPowerOff)} without power).${inClimb}`
         : say`Full throttle pitches the nose ${up ? 'up' : 'down'}.${inClimb}`,
       numbers: { change: radians(elevator - elevatorPowerOff), thrustMoment: plain(trim.thrustMoment) },
-      remedies: [tilt(2), tilt(4), shift(20), shift(40)],
+      remedies: otherThrustLines(design, up),
     };
   },
 );
