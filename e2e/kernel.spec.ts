@@ -12,7 +12,7 @@ test('the policy of the page lets the compiled kernel of the lattice run, in the
       try { new Function('return 1')(); } catch { made = false; }
       postMessage({ compiled, made });`;
     const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })));
-    return new Promise((done) => (worker.onmessage = ({ data }) => done(data)));
+    return new Promise((done) => worker.addEventListener('message', ({ data }) => done(data)));
   });
   expect(allowed).toEqual({ compiled: true, made: false });
 });
