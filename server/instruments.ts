@@ -25,6 +25,8 @@ const RETRY = 300;
 const LIMIT = '4mb';
 /** Slope that a meter shows in the hand [°]. */
 const IN_HAND = 25;
+/** What instruments show with nothing on them: a breeze blows for the anemometer [m/s]. */
+const IDLE: Partial<Record<InstrumentKind, number>> = { tilt: IN_HAND, wind: 2.6 };
 /** For so long it is lifted when it is laid elsewhere [s]. */
 const LIFTED = 0.6;
 
@@ -85,7 +87,7 @@ export function instrumentsRouter(now: () => number = () => performance.now()): 
   const start = now();
   const seconds = (): number => secondsFromMilliseconds(now() - start);
   const nothingOn = (kind: InstrumentKind): readonly number[] =>
-    Array.from({ length: INSTRUMENTS[kind].cells }, () => (kind === 'tilt' ? IN_HAND : 0));
+    Array.from({ length: INSTRUMENTS[kind].cells }, () => IDLE[kind] ?? 0);
   const deviceOf = (kind: InstrumentKind): Device => {
     const known = devices.get(kind);
     if (known) return known;

@@ -1,7 +1,7 @@
 import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Degrees } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { type Gate, type Side, withReading } from '@/core/8-bench/gates';
+import { type Gate, readingAt, type Side, withReading } from '@/core/8-bench/gates';
 import { gatesFailed, gatesJudged } from './benchSlice';
 import { editDesign, type EditOutcome } from './edit';
 import type { AppThunk } from './reduxStore';
@@ -17,11 +17,32 @@ export const judgeGatesOf =
     else if (outcome.kind === 'failed') dispatch(gatesFailed(outcome.message));
   };
 
-/** Takes what was read at a gate; nothing takes it away. */
+/** Readings that a gate did not let pass, told by how their records begin. */
+const caughtId = ({ step }: Gate): string => `caught-${step}-`;
+
+/** What a gate caught: readings in error that were put right afterwards, oldest first. */
+export const caughtAt = (gate: Gate, readings: readonly BenchReading[]): readonly BenchReading[] =>
+  readings.filter(({ id }) => id.startsWith(caughtId(gate)));
+
+/**
+ * Takes what was read at a gate; nothing takes it away. A reading that the gate
+ * had not let pass is kept as a record when another one takes its place, but
+ * not in a rehearsal.
+ */
 export const readGate =
   (gate: Gate, side: Side, value: Degrees | undefined): AppThunk<EditOutcome> =>
-  (dispatch) =>
-    dispatch(editDesign((design) => withReading(design, gate, side, value)));
+  (dispatch, getState) => {
+    const { bench, document, session } = getState();
+    const before = document.present === null ? undefined : readingAt(document.present, gate, side);
+    const verdict = bench.judged?.verdicts.find((one) => one.gate.step === gate.step)?.state;
+    const refused = dispatch(editDesign((design) => withReading(design, gate, side, value)));
+    const isError = verdict === 'shim' || verdict === 'stop';
+    if (refused === null && before !== undefined && before !== value && isError && bench.rehearsing !== session.id) {
+      const id = `${caughtId(gate)}${side}-${Date.now().toString(36)}`;
+      void dispatch(keepReading({ id, what: 'angle', part: gate.part, side, value: before, notes: '' }));
+    }
+    return refused;
+  };
 
 /** Keeps a reading with the design that is open; null, or why it was not kept. */
 export const keepReading =

@@ -3,11 +3,12 @@ import { type Gate, readingAt } from '@/core/8-bench/gates';
 import type { Design } from '@/core/2-document/schema/design';
 import { toast } from 'sonner';
 import { bench } from '@/instruments/standIns';
-import { readGate } from '@/store/bench';
+import { caughtAt, readGate } from '@/store/bench';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { decimal } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../numbers/Say';
+import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
 import { TiltReading } from './TiltReading';
 import { useRehearsed } from './useRehearsed';
@@ -73,8 +74,26 @@ export function GateReadings({ design, verdict: { gate, state, words, shims }, i
       >
         <Say words={words} />
       </p>
+      <Caught gate={gate} />
       {isMadeUp && (state === 'shim' || state === 'stop') && !isOld && <SetRight verdict={{ gate, state, shims }} />}
     </div>
+  );
+}
+
+/** What was read here in error and put right before it was glued. */
+function Caught({ gate }: { readonly gate: Gate }) {
+  const caught = caughtAt(gate, useRecords('benchReadings'));
+  if (caught.length === 0) return null;
+  return (
+    <ul aria-label={`Caught at the gate of ${gate.name}`} className="mt-1 max-w-2xl text-label text-faint">
+      {caught.map(({ id, at, side, value, notes }) => (
+        <li key={id}>
+          Caught on {new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' })}: {decimal(value, 2)}°
+          {side === 'left' || side === 'right' ? ` on the ${side}` : ''} where {decimal(gate.expected, 2)}° is to be
+          read. {notes}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -17,8 +17,8 @@ interface SteadyReadingProps {
   readonly kind: InstrumentKind;
   /** What the press does, said on it. */
   readonly label: string;
-  /** What a hand would lay on the made-up one. */
-  readonly on: LaidOn;
+  /** What a hand would lay on the made-up one; left out where nothing is laid on and nothing has to be empty first. */
+  readonly on?: LaidOn;
   /** Numbers of all its cells once they stand still, less what it showed empty. */
   readonly onRead: (values: readonly number[]) => void;
 }
@@ -49,9 +49,11 @@ interface Reading {
   readonly isLaid: boolean;
 }
 
-function By({ driver, kind, label, on, onRead }: SteadyReadingProps & { readonly driver: Driver }) {
+function By({ driver, kind, label, on = null, onRead }: SteadyReadingProps & { readonly driver: Driver }) {
   const { steady, unit, cells, step, name } = INSTRUMENTS[kind];
+  const nothing = () => Array.from({ length: cells }, () => 0);
   const fresh = (): Reading['shown'] => Array.from({ length: cells }, () => []);
+  const isEmptyFirst = on !== null;
   const [state, setState] = useState<Reading | null>(null);
   const [refused, setRefused] = useState<Lost | null>(null);
   const isMadeUp = driver.id === 'standIn';
@@ -81,7 +83,7 @@ function By({ driver, kind, label, on, onRead }: SteadyReadingProps & { readonly
     const why = await driver.ask(kind);
     setRefused(why);
     if (!why && isMadeUp) await bench.lay(kind, null);
-    setState(why ? null : { empty: null, shown: fresh(), isLaid: false });
+    setState(why ? null : { empty: isEmptyFirst ? null : nothing(), shown: fresh(), isLaid: !isEmptyFirst });
   };
   const why = refused ?? (state && lost);
   const digits = step >= 1 ? 0 : 2;
@@ -99,7 +101,9 @@ function By({ driver, kind, label, on, onRead }: SteadyReadingProps & { readonly
             {state.empty === null
               ? `${name}: leave it empty until it stands still.`
               : state.isLaid
-                ? LAY[kind].meanwhile
+                ? isEmptyFirst
+                  ? LAY[kind].meanwhile
+                  : `${LAY[kind].now} ${LAY[kind].meanwhile}`
                 : LAY[kind].now}
           </p>
           <span className="mt-1 flex gap-2">

@@ -7,6 +7,7 @@ import { fill, Now, show } from '#/tests/render';
 import { showing, standIn } from '@/core/8-bench/instruments/standIn';
 import { rehearsed } from '@/store/benchSlice';
 import { meterChosen } from '@/store/settingsSlice';
+import { LogFlight } from '../field/LogFlight';
 import { BenchStage } from './BenchStage';
 
 /** The streams that were opened, and what they can be made to say. */
@@ -23,10 +24,11 @@ class FakeStream {
   close(): void {
     this.isClosed = true;
   }
-  /** Says what stands on a stand for two seconds. */
-  stands(from: number, values: readonly number[]): void {
-    const device = { ...standIn('stand', 1), zero: [2, -1], drift: 0, bumpsEvery: 1e9 };
-    for (let count = 0; count < 22; count++) {
+  /** Says what stands on a stand for two seconds, or blows for six. */
+  stands(from: number, values: readonly number[], kind: 'stand' | 'wind' = 'stand'): void {
+    const still = kind === 'stand' ? { zero: [2, -1] } : { zero: [0], noise: 0.2 };
+    const device = { ...standIn(kind, 1), ...still, drift: 0, bumpsEvery: 1e9 };
+    for (let count = 0; count < (kind === 'stand' ? 22 : 62); count++) {
       const shown = showing(device, count, from + count / 10, { values, since: -9, before: values });
       act(() => this.heard.get('shown')?.({ data: JSON.stringify(shown) }));
     }
@@ -100,6 +102,20 @@ test('the made-up stand is read empty first, then with the aircraft on it; gone,
   );
   await hand.click(screen.getByRole('button', { name: 'New battery' }));
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+});
+
+test('an anemometer says the wind of a flight, without having to be empty first', async () => {
+  const { hand, dispatch, id, designs } = await show(demoDesign('lagoon-postman'), <LogFlight />);
+  dispatch(meterChosen('standIn'));
+  dispatch(rehearsed(id));
+  await waitFor(() => hand.click(screen.getByRole('button', { name: 'Read the wind' })));
+  await waitFor(() => expect(streams.at(-1)!.address).toBe('/instruments/stream/wind'));
+  streams.at(-1)!.stands(0, [3.4], 'wind');
+  await screen.findByText(/^3\.[345] m\/s by the anemometer\.$/);
+  await hand.click(screen.getByRole('button', { name: 'Log the flight' }));
+  await waitFor(async () => expect(await designs.records.heads('flights', id)).toHaveLength(1));
+  const [flight] = await designs.records.heads('flights', id);
+  expect(Math.abs(flight!.wind! - 3.4)).toBeLessThan(0.2);
 });
 
 test('travels are read in degrees or at the edge, judged against the drawing, kept and taken away', async () => {

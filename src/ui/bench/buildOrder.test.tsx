@@ -49,6 +49,9 @@ test('a gate is read and judged; what is not green holds up the glue until someo
   await waitFor(() => expect(design().surfaces[0]!.asBuilt!.right!.incidence).toBeCloseTo(0.1, 2));
   judge();
   await waitFor(() => expect(gate.textContent).toMatch(/^Right as it is/));
+  const caught = await screen.findByRole('list', { name: 'Caught at the gate of Wing' });
+  await waitFor(() => expect(caught.textContent).toMatch(/: 2\.2° on the right where 0° is to be read/));
+  expect(within(caught).getAllByRole('listitem')).toHaveLength(2);
   const tailGlue = screen.getByRole('checkbox', { name: /Tailplane in its place/ });
   await hand.click(tailGlue);
   expect(screen.getByRole('textbox', { name: /Nobody has read the gate of Tailplane yet/ })).toBeTruthy();

@@ -1,7 +1,8 @@
 import type { Design } from '@/core/2-document/schema/design';
+import type { Diagnosis } from '@/core/8-field/diagnose';
 import { useAppSelector } from '@/store/hooks';
 import { Drawing } from '../drawing/Drawing';
-import { useRecords } from '../records/useRecords';
+import { useRecordCount, useRecords } from '../records/useRecords';
 import { ToldAndSeen } from './ToldAndSeen';
 
 const NO_HANDLES: readonly never[] = [];
@@ -13,9 +14,9 @@ export function FieldSheet({ design }: { readonly design: Design }) {
 
 function Seen({ design }: { readonly design: Design }) {
   const { explained } = useAppSelector((state) => state.field);
-  const flights = useRecords('flights');
+  const count = useRecordCount('flights');
   const diagnosis = explained?.of === design ? explained.result.diagnosis : null;
-  if (flights.length === 0)
+  if (count === 0)
     return (
       <p className="max-w-md p-6 pt-12">
         No flight is logged yet. Tick the list, read what it should do, fly, and press what it did: what was told
@@ -24,5 +25,10 @@ function Seen({ design }: { readonly design: Design }) {
     );
   if (!diagnosis) return <p className="p-6 pt-12 text-faint">Weighing flights…</p>;
   if (!diagnosis.ok) return <p className="max-w-md p-6 pt-12">{diagnosis.because}</p>;
-  return <ToldAndSeen compared={diagnosis.compared} flights={flights} />;
+  return <Compared diagnosis={diagnosis} />;
+}
+
+/** Reads the flights only once there is something to compare them with: there may be thousands. */
+function Compared({ diagnosis }: { readonly diagnosis: Extract<Diagnosis, { ok: true }> }) {
+  return <ToldAndSeen compared={diagnosis.compared} flights={useRecords('flights')} />;
 }

@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { CutBackTrials } from './CutBackTrials';
 import { Expected } from './Expected';
 import { Flights } from './Flights';
+import { FlightsRead } from './flightsHere';
 import { Learned } from './Learned';
 import { LogFlight } from './LogFlight';
 import { Preflight } from './Preflight';
@@ -13,7 +14,7 @@ import { WhatExplains } from './WhatExplains';
 export function FieldStage({ design }: { readonly design: Design }) {
   useAwake(true);
   return (
-    <>
+    <FlightsRead>
       <Sunlight />
       <Preflight design={design} />
       <Expected />
@@ -22,6 +23,6 @@ export function FieldStage({ design }: { readonly design: Design }) {
       <Learned design={design} />
       <CutBackTrials design={design} />
       <Flights />
-    </>
+    </FlightsRead>
   );
 }

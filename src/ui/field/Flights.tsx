@@ -6,11 +6,11 @@ import { dropFlight } from '@/store/field';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Section } from '../numbers/Section';
 import { UnreadableRecords } from '../records/UnreadableRecords';
-import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
 import { told } from '../shell/told';
 import { DEED_WORDS } from './fieldWords';
 import { FlightFields } from './FlightFields';
+import { useFlights } from './flightsHere';
 
 /** So many are shown at first, and more at a press. */
 const PAGE = 10;
@@ -37,7 +37,7 @@ function flightWords({ did, verdict, crash, changed }: Flight): string {
 /** All flights, newest first; a press opens one. */
 export function Flights() {
   const dispatch = useAppDispatch();
-  const flights = useRecords('flights');
+  const flights = useFlights();
   const name = useAppSelector((state) => state.session.id);
   const [opened, setOpened] = useState<string | null>(null);
   const [shown, setShown] = useState(PAGE);
@@ -52,7 +52,7 @@ export function Flights() {
   const newest = flights.map((flight, index) => ({ flight, number: index + 1 })).toReversed();
   return (
     <Section title="Flights">
-      <ol className="divide-y divide-soft">
+      <ol data-testid="flights" className="divide-y divide-soft">
         {newest.slice(0, shown).map(({ flight, number }) => (
           <li key={flight.id} className="py-1">
             <div className="flex items-center gap-2 text-read">

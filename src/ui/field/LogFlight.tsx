@@ -7,14 +7,15 @@ import { logFlight } from '@/store/field';
 import { tickedOff } from '@/store/fieldSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { clickCalibrated } from '@/store/settingsSlice';
-import { decimal } from '@/words/formatQuantity';
+import { decimal, formatSpeed } from '@/words/formatQuantity';
+import { SteadyReading } from '../bench/SteadyReading';
 import { Choices } from '../fields/Choices';
 import { QuantityField } from '../fields/QuantityField';
 import { Section } from '../numbers/Section';
-import { useRecords } from '../records/useRecords';
 import { Button } from '../shell/buttons';
 import { told } from '../shell/told';
 import { DEED_WORDS } from './fieldWords';
+import { useFlights } from './flightsHere';
 
 type Verdict = Flight['verdict'];
 const VERDICTS: readonly (readonly [Verdict, string])[] = [
@@ -60,12 +61,14 @@ const FRESH: Draft = {
 };
 
 const SECONDS_A_MINUTE = 60;
+/** More nobody flies in [m/s]. */
+const MOST_WIND = 30;
 
 /** A flight, logged by thumb in twenty seconds: everything may be left out. */
 export function LogFlight() {
   const dispatch = useAppDispatch();
-  const last = useRecords('flights').at(-1);
-  const { clickDegrees } = useAppSelector((state) => state.settings);
+  const last = useFlights().at(-1);
+  const { clickDegrees, units } = useAppSelector((state) => state.settings);
   const ticked = useAppSelector((state) => state.field.ticked);
   // Nose up is trailing edge up behind the wing, and down ahead of it.
   const noseUp = useAppSelector((state) => Math.sign(state.analysis.current?.pitch.momentFromElevator ?? -1));
@@ -135,6 +138,14 @@ export function LogFlight() {
       </Line>
       <Line label="Wind">
         <Choices joined label="Wind" options={WINDS} value={draft.wind} onChange={(wind) => set({ wind })} />
+        {draft.wind !== null && !WINDS.some(([value]) => value === draft.wind) && (
+          <p className="mt-0.5 text-label text-faint">{formatSpeed(Number(draft.wind), units)} by the anemometer.</p>
+        )}
+        <SteadyReading
+          kind="wind"
+          label="Read the wind"
+          onRead={([speed]) => set({ wind: String(Math.min(MOST_WIND, Math.max(0, Math.round(10 * speed!) / 10))) })}
+        />
       </Line>
       <Clicks label="Pitch trim found" ways={['down', 'up']} value={draft.pitch} onChange={(pitch) => set({ pitch })} />
       <Clicks label="Roll trim found" ways={['left', 'right']} value={draft.roll} onChange={(roll) => set({ roll })} />

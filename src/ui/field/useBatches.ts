@@ -1,6 +1,6 @@
 import type { Flight } from '@/core/8-field/sights';
 import { useAppSelector } from '@/store/hooks';
-import { useRecords } from '../records/useRecords';
+import { useFlights } from './flightsHere';
 
 /** More than that are not weighed together: the latest say it. */
 const MOST = 12;
@@ -18,7 +18,7 @@ export interface Batch {
 
 /** Flights from change to change, and which of these are looked at: the latest, unless someone chose. */
 export function useBatches(): { readonly batches: readonly Batch[]; readonly chosen: Batch | undefined } {
-  const flights = useRecords('flights');
+  const flights = useFlights();
   const batch = useAppSelector((state) => state.field.batch);
   const starts = flights.flatMap(({ changed }, index) => (index === 0 || changed.trim() !== '' ? [index] : []));
   const batches = starts.map((start, index): Batch => {
