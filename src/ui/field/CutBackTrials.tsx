@@ -88,7 +88,11 @@ function Row({ row, design }: { readonly row: Experiment; readonly design: Desig
     if (back) toast('The row was taken out.', { action: { label: 'Undo', onClick: () => void back() } });
   };
   const start = async () => {
-    const name = await told('No design was started', () => dispatch(designCutBack(design, cutBack, least)));
+    const begun = await told('No design was started', async () => ({
+      name: await dispatch(designCutBack(design, cutBack, least)),
+    }));
+    if (!begun) return;
+    const { name } = begun;
     toast(name ? `“${name}” is among the designs.` : 'That cannot be drawn: it takes all of a control.');
   };
   return (

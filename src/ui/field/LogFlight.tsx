@@ -79,7 +79,7 @@ export function LogFlight() {
   const log = async () => {
     const [pitch, roll] = [turned(draft.pitch, noseUp), turned(draft.roll, 1)];
     const trims = { ...(pitch === undefined ? {} : { pitch }), ...(roll === undefined ? {} : { roll }) };
-    await told('The flight was not logged', () =>
+    const kept = await told('The flight was not logged', () =>
       dispatch(
         logFlight(last, {
           did: [...draft.did],
@@ -93,6 +93,8 @@ export function LogFlight() {
         }),
       ),
     );
+    // What was pressed stays where it could not be kept.
+    if (kept === null) return;
     setDraft(FRESH);
     dispatch(tickedOff([]));
     toast('The flight is logged.');
