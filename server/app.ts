@@ -68,7 +68,8 @@ export function createApp(appFolder: string): Express {
       response.status(503).type('text').send('The app is not built yet. Run npm start.');
       return;
     }
-    response.set('Cache-Control', 'no-cache').sendFile(page);
+    // Named from its folder: a hidden folder above it is nobody’s business.
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: appFolder });
   });
   app.use((_request, response) => {
     response.status(404).type('text').send('There is nothing here.');

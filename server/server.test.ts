@@ -34,6 +34,15 @@ test('every path of the app is the same page, never cached', async () => {
   }
 });
 
+test('an app below a hidden folder is served like any other', async () => {
+  const hidden = join(folder, '.own', 'app');
+  mkdirSync(hidden, { recursive: true });
+  writeFileSync(join(hidden, 'index.html'), '<!doctype html><title>Inclinar</title>');
+  const answer = await fetch(`http://127.0.0.1:${await serve(hidden)}/design/abc`);
+  expect(answer.status).toBe(200);
+  expect(await answer.text()).toContain('Inclinar');
+});
+
 test('the policy allows no foreign or generated script, no frames, no plain-http lockout', async () => {
   const { headers } = await fetch(address);
   const policy = headers.get('content-security-policy')!;
