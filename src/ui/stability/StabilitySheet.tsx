@@ -1,5 +1,6 @@
 import { Check, TriangleAlert } from 'lucide-react';
 import type { Mode } from '@/core/6-groups/motion/linearModes';
+import { runsAway } from '@/core/6-groups/motion/runsAway';
 import { traceLength, traceOf } from '@/core/6-groups/motion/trace';
 import { type Verdict, verdicts } from '@/core/6-groups/motion/verdicts';
 import { useAppSelector } from '@/store/hooks';
@@ -15,12 +16,23 @@ const PANELS: readonly {
   readonly term: string;
   readonly about: Verdict['about'] | null;
 }[] = [
-  { kinds: ['shortPeriod', 'fast', 'slow'], plain: 'Nose after a nudge', term: 'short period', about: 'nose' },
-  { kinds: ['phugoid'], plain: 'Path after a gust', term: 'phugoid', about: 'speed' },
+  { kinds: ['shortPeriod', 'fast'], plain: 'Nose after a nudge', term: 'short period', about: 'nose' },
+  { kinds: ['phugoid', 'slow'], plain: 'Path after a gust', term: 'phugoid', about: 'speed' },
   { kinds: ['roll', 'rollSpiral'], plain: 'Roll after a flick', term: 'roll subsidence', about: null },
   { kinds: ['dutchRoll'], plain: 'Tail wagging', term: 'Dutch roll', about: 'wag' },
   { kinds: ['spiral'], plain: 'Bank let go', term: 'spiral', about: 'bank' },
 ];
+
+/** A slow motion is one of the path, unless it is the nose that runs away; of those without a name in roll and yaw the panel of roll speaks. */
+function isShown(
+  mode: Mode,
+  { kinds, about }: (typeof PANELS)[number],
+  { isPitch, away }: { readonly isPitch: boolean; readonly away: ReturnType<typeof runsAway> },
+): boolean {
+  if (!isPitch) return kinds.includes(mode.kind === 'slow' || mode.kind === 'fast' ? 'roll' : mode.kind);
+  if (away?.of === 'nose' && mode === away.mode) return about === 'nose';
+  return kinds.includes(mode.kind);
+}
 
 /** Tendencies that are no motion by themselves. */
 const STEADY = [
@@ -32,9 +44,10 @@ const STEADY = [
 export function StabilitySheet() {
   const analysis = useAppSelector((state) => state.analysis.current);
   if (!analysis) return <p className="p-6 text-faint">Computing…</p>;
-  const modes = [...analysis.motion.longitudinal, ...analysis.motion.lateral];
+  const { longitudinal, lateral } = analysis.motion;
+  const away = runsAway(analysis);
   const said = verdicts(analysis);
-  if (modes.length === 0)
+  if (longitudinal.length + lateral.length === 0)
     return (
       <div className="p-6">
         <Why text={analysis.motion.reasons['longitudinal']} />
@@ -48,8 +61,12 @@ export function StabilitySheet() {
       aria-label="Motions after a nudge"
       tabIndex={0}
     >
-      {PANELS.map(({ kinds, plain, term, about }) => {
-        const own = modes.filter(({ kind }) => kinds.includes(kind));
+      {PANELS.map((panel) => {
+        const { plain, term, about } = panel;
+        const own = [
+          ...longitudinal.filter((mode) => isShown(mode, panel, { isPitch: true, away })),
+          ...lateral.filter((mode) => isShown(mode, panel, { isPitch: false, away })),
+        ];
         return (
           <Panel
             key={term}

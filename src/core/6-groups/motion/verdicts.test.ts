@@ -43,7 +43,12 @@ test.each([
   [{ lateral: [mode('dutchRoll', { period: 1, timeToHalf: 0.5 })] }, 'wag', 'settles at once', true],
   [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })], margin: -0.02 }, 'nose', 'departs', false],
   [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 2 })] }, 'speed', 'runs away under power', false],
-  [{ longitudinal: [mode('slow', { grows: true, timeToHalf: 9 })] }, 'speed', 'runs away under power', true],
+  [
+    { longitudinal: [mode('slow', { grows: true, timeToHalf: 9 })] },
+    'speed',
+    'leaves its speed slowly under power',
+    true,
+  ],
 ] as const)('%j: %s %s', (change, about, word, isGood) => {
   expect(words(change as Parameters<typeof words>[0]).find((verdict) => verdict.about === about)).toMatchObject({
     word,

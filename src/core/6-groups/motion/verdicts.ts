@@ -118,13 +118,16 @@ export function verdicts({
   const quick = motion.longitudinal.find(({ kind, grows }) => kind === 'fast' && !grows);
   if (!departing && !nod && quick?.timeToHalf != null)
     add('nose', 'settles', say`without a swing, half in ${inSeconds(quick.timeToHalf)}`, true);
-  if (away?.of === 'speed')
+  if (away?.of === 'speed') {
+    const time = away.mode.timeToHalf ?? 0;
+    const isSlow = time > FAST_SPIRAL;
     add(
       'speed',
-      'runs away under power',
-      say`a change of speed doubles in ${inSeconds(away.mode.timeToHalf ?? 0)}`,
-      (away.mode.timeToHalf ?? 0) > FAST_SPIRAL,
+      isSlow ? 'leaves its speed slowly under power' : 'runs away under power',
+      say`a change of speed doubles in ${inSeconds(time)}`,
+      isSlow,
     );
+  }
   const wave = motion.longitudinal.find(({ kind }) => kind === 'phugoid');
   if (wave && wave.period !== null)
     add(
