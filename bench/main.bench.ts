@@ -10,6 +10,7 @@ import { beginsAt } from '@/core/7-flight/launches';
 import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { analyse } from '@/core/analyse';
+import { KERNELS, useKernel } from '@/core/5-aero/kernel/inUse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
 import { buildLattice, type Grid } from '@/core/5-aero/lattice';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
@@ -38,20 +39,26 @@ function compareKernels(): void {
   for (const grid of GRIDS) {
     const lattice = buildLattice(design.surfaces.map(placeSurface), grid);
     const ours: number[] = [];
+    const inTypeScript: number[] = [];
     const dragged: number[] = [];
     const textbook: number[] = [];
     for (let round = 0; round < DRAGGED; round++) {
       forgetInfluence();
       const whole = time(() => analyse(design, { grid, without: ['remedies'] }));
+      const back = useKernel(KERNELS.reference);
+      forgetInfluence();
+      const reference = time(() => analyse(design, { grid, without: ['remedies'] }));
+      back();
       const again = time(() => analyse(design, { grid, without: ['remedies'] }));
       const slow = lattice.panels > 250 && round % 3 !== 0 ? null : time(() => solveTextbook(lattice, TEN_STREAMS));
       if (round < 3) continue;
       ours.push(whole);
+      inTypeScript.push(reference);
       dragged.push(again);
       if (slow !== null) textbook.push(slow);
     }
     print(
-      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}; angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
+      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}, with the kernel in TypeScript ${show(inTypeScript)} (${(median(inTypeScript) / median(ours)).toFixed(2)} times); angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
     );
   }
   print(

@@ -1,6 +1,7 @@
 import type { MetresPerSecond, Radians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { pullUp, suppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import { pullUp } from '@/core/5-strength/aircraft/suppleAircraft';
+import { bendingAircraft } from '@/core/6-groups/strength/bendingAircraft';
 import { solve, type Solved } from '@/core/6-groups/solve';
 
 /** What a flight at one speed is expected to show; null what cannot be known. */
@@ -40,23 +41,11 @@ export function predictAt(design: Design, speed: MetresPerSecond, { boomsSofter 
 /** Pitch trim that bending adds at cruise speed. */
 function flexOf({ solution, numbers }: Pick<Solved, 'solution' | 'numbers'>, boomsSofter: number): Radians {
   if (!solution || solution.turn === null) return 0 as Radians;
-  const { design, air, about, weights, reach } = solution.prepared;
+  const { design, weights, reach } = solution.prepared;
   const { cruiseSpeed } = design.conditions;
   const mass = weights.properties?.total;
   if (mass === undefined) return 0 as Radians;
-  const body = suppleAircraft({
-    design,
-    model: solution.model,
-    air,
-    mass,
-    about,
-    cruise: {
-      pressure: (air.density * cruiseSpeed ** 2) / 2,
-      alpha: solution.alpha,
-      downwash: numbers.pitch.downwash ?? 0,
-    },
-    boomsSofter,
-  });
+  const body = bendingAircraft(solution, { mass, downwash: numbers.pitch.downwash, boomsSofter });
   if (body.beams.size === 0 && body.booms.length === 0) return 0 as Radians;
   const pull = pullUp(body, cruiseSpeed, 1);
   return pull

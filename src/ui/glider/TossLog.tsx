@@ -1,6 +1,4 @@
-import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { Toss } from '@/core/7-flight/toss/settings';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { tossAsked } from '@/store/gliderSlice';
@@ -11,9 +9,10 @@ import { Section } from '../numbers/Section';
 import { RecordNote } from '../records/RecordNote';
 import { type RecordNumber, RecordNumbers } from '../records/RecordNumbers';
 import { RecordPhotos } from '../records/RecordPhotos';
+import { RecordRow } from '../records/RecordRow';
 import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
-import { Button, IconButton } from '../shell/buttons';
+import { Button } from '../shell/buttons';
 import { ChooseFile } from '../shell/ChooseFile';
 import { downloadFile } from '../shell/download';
 import { told } from '../shell/told';
@@ -41,13 +40,6 @@ export function TossLog() {
   const log = async (result: Toss['result']) => {
     await told('The toss was not logged', () => dispatch(logToss(last, { scale, result })));
     setOpened(null);
-  };
-  const takeOut = async (toss: Toss) => {
-    const putBack = await told('The toss was not taken out', () => dispatch(dropToss(toss.id)));
-    if (!putBack) return;
-    toast('The toss was taken out.', {
-      action: { label: 'Undo', onClick: () => void told('The toss was not put back', putBack) },
-    });
   };
   const shown = opened ?? last?.id;
   const bringIn = async (file: File) => {
@@ -115,28 +107,25 @@ export function TossLog() {
       </div>
       <ol className="mt-2 divide-y divide-soft">
         {tosses.map((toss, index) => (
-          <li key={toss.id} className="py-1">
-            <div className="flex items-center gap-2 text-read">
-              <button
-                type="button"
-                className="min-h-8 flex-1 cursor-pointer text-left hover:underline"
-                aria-expanded={shown === toss.id}
-                onClick={() => setOpened(shown === toss.id ? '' : toss.id)}
-              >
+          <RecordRow
+            key={toss.id}
+            words={
+              <>
                 {index + 1}. {RESULT_WORDS.find(([result]) => result === toss.result)![1]}
                 {toss.distance !== undefined && `, ${far(toss.distance, units)}`}
                 {toss.shim !== undefined && toss.shim !== 0 && `, shim ${toss.shim}°`}
                 {toss.ballast !== undefined && toss.ballast > 0 && `, ${toss.ballast} g`}
                 {toss.track.length > 0 && `, filmed`}
-              </button>
-              <IconButton
-                label={`Take toss ${index + 1} out`}
-                icon={<Trash2 size={15} />}
-                onClick={() => void takeOut(toss)}
-              />
-            </div>
-            {shown === toss.id && <TossFields toss={toss} />}
-          </li>
+              </>
+            }
+            what="The toss"
+            removeLabel={`Take toss ${index + 1} out`}
+            isOpen={shown === toss.id}
+            onToggle={() => setOpened(shown === toss.id ? '' : toss.id)}
+            drop={() => dispatch(dropToss(toss.id))}
+          >
+            <TossFields toss={toss} />
+          </RecordRow>
         ))}
       </ol>
       <UnreadableRecords kind="tosses" />

@@ -1,5 +1,4 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { toast } from 'sonner';
 import type { TrialFold } from '@/core/2-document/records/recordKinds';
 import type { Material } from '@/core/2-document/schema/airframe';
 import type { Section as BuiltSection } from '@/core/2-document/schema/section';
@@ -13,7 +12,7 @@ import { Section } from '../numbers/Section';
 import { UnreadableRecords } from '../records/UnreadableRecords';
 import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
-import { told } from '../shell/told';
+import { takenOut, told } from '../shell/told';
 
 /** What trial folds of one board showed. */
 export function useFoldsOf(material: string | undefined): readonly TrialFold[] {
@@ -29,13 +28,6 @@ interface TrialFoldsProps {
 export function TrialFolds({ material, section }: TrialFoldsProps) {
   const dispatch = useAppDispatch();
   const folds = useFoldsOf(material.id);
-  const takeOut = async (fold: TrialFold) => {
-    const putBack = await told('The trial fold was not taken out', () => dispatch(dropTrialFold(fold.id)));
-    if (!putBack) return;
-    toast('The trial fold was taken out.', {
-      action: { label: 'Undo', onClick: () => void told('The trial fold was not put back', putBack) },
-    });
-  };
   return (
     <Section
       title="Trial folds of this board"
@@ -107,7 +99,7 @@ export function TrialFolds({ material, section }: TrialFoldsProps) {
               <IconButton
                 label={`Take trial fold ${index + 1} out`}
                 icon={<Trash2 size={15} />}
-                onClick={() => void takeOut(fold)}
+                onClick={() => void takenOut('The trial fold', () => dispatch(dropTrialFold(fold.id)))}
               />
             </li>
           );

@@ -10,3 +10,12 @@ export async function told<Result>(what: string, work: () => Promise<Result>): P
     return null;
   }
 }
+
+/** Takes something out of a log, with a word and a way back. @param what as it is called: “The toss” */
+export async function takenOut(what: string, work: () => Promise<() => Promise<unknown>>): Promise<void> {
+  const putBack = await told(`${what} was not taken out`, work);
+  if (!putBack) return;
+  toast(`${what} was taken out.`, {
+    action: { label: 'Undo', onClick: () => void told(`${what} was not put back`, putBack) },
+  });
+}

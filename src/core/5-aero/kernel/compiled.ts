@@ -8,10 +8,55 @@ interface Exports {
   factorise(a: number, order: number, size: number, block: number, from: number, largest: number): number;
   solveOne(a: number, size: number, from: number, unknowns: number, x: number): void;
   solveFour(a: number, size: number, from: number, first: number, x: number): void;
+  induce(
+    field: number,
+    edges: number,
+    count: number,
+    edgeOf: number,
+    strips: number,
+    sight: number,
+    y: number,
+    z: number,
+    xs: number,
+    points: number,
+    corners: number,
+    out: number,
+  ): void;
+}
+
+/** Horseshoes with straight legs, and what stays of them whatever they are seen from. */
+export interface StraightField {
+  readonly edges: number;
+  readonly count: number;
+  /** x of all corners, then y and z of all edges [m]. */
+  readonly places: Float64Array;
+  /** Edge inboard of every strip. */
+  readonly edgeOf: Int32Array;
+}
+
+/** A line of points along x, and what it sees of every edge. */
+export interface SeenLine {
+  readonly y: number;
+  readonly z: number;
+  readonly xs: ArrayLike<number>;
+  readonly edgeAcross: Float64Array;
+  readonly meanV: Float64Array;
+  readonly meanW: Float64Array;
+}
+
+/** Velocities from every panel at one point. */
+interface Row {
+  readonly u: Float64Array;
+  readonly v: Float64Array;
+  readonly w: Float64Array;
 }
 
 const NUMBER = 8;
 const PAGE = 65_536;
+/** Room for what points of a line see [bytes]; longer lines are left to TypeScript. */
+const WORK = 24 * PAGE;
+/** Bytes of what two points see of a corner, as in the module. */
+const CORNER = 80;
 /** Memory for matrices [bytes]: those of a few geometries of the finest lattice. */
 const ROOM = 640 * PAGE;
 /** Matrices with more rows or columns are left to TypeScript. */
@@ -40,6 +85,7 @@ export class CompiledKernel {
   readonly #vectors: number;
   readonly #results: number;
   readonly #order: number;
+  readonly #work: number;
   readonly #begin: number;
   readonly #end: number;
   #next: number;
@@ -51,7 +97,8 @@ export class CompiledKernel {
     this.#vectors = PAGE;
     this.#results = this.#vectors + 4 * MOST_ROWS * NUMBER;
     this.#order = this.#results + MOST_ROWS * NUMBER;
-    this.#begin = this.#order + MOST_ROWS * NUMBER;
+    this.#work = this.#order + MOST_ROWS * NUMBER;
+    this.#begin = this.#work + WORK;
     this.#end = this.#begin + ROOM;
     this.#next = this.#begin;
     memory.grow(Math.ceil((this.#end - memory.buffer.byteLength) / PAGE));
@@ -97,20 +144,48 @@ export class CompiledKernel {
     const numbers = this.#numbers;
     const begin = this.#vectors / NUMBER;
     let first = size;
-    for (let i = 0; i < size; i++) {
-      const row = i < from ? i : order[i]!;
-      for (let side = 0; side < 4; side++) {
-        const entry = rights[side]?.[row] ?? 0;
-        numbers[begin + 4 * i + side] = entry;
+    if (rights.length < 4) numbers.fill(0, begin, begin + 4 * size);
+    rights.forEach((right, side) => {
+      for (let i = 0, to = begin + side; i < size; i++, to += 4) {
+        const entry = right[i < from ? i : order[i]!]!;
+        numbers[to] = entry;
         if (entry !== 0 && first > i) first = i;
       }
-    }
+    });
     this.#exports.solveFour(at, size, from, first, this.#vectors);
     return rights.map((_, side) => {
       const answer = new Float64Array(size);
       for (let i = 0; i < size; i++) answer[i] = numbers[begin + 4 * i + side]!;
       return answer;
     });
+  }
+
+  /**
+   * What horseshoes with straight legs induce at the points of a line, into a
+   * row for each. @returns false where there is no room for that many
+   */
+  induceStraight({ edges, count, places, edgeOf }: StraightField, line: SeenLine, rows: readonly Row[]): boolean {
+    const { y, z, xs, edgeAcross, meanV, meanW } = line;
+    const panels = edgeOf.length * count;
+    const sight = this.#work;
+    const points = sight + 3 * edges * NUMBER;
+    const edgesAt = points + xs.length * NUMBER;
+    const corners = Math.ceil((edgesAt + 4 * edgeOf.length) / 16) * 16;
+    const out = corners + edges * count * CORNER;
+    if (out + 3 * xs.length * panels * NUMBER > this.#work + WORK) return false;
+    const field = this.#placeOf(places);
+    const numbers = this.#numbers;
+    [edgeAcross, meanV, meanW].forEach((each, index) => numbers.set(each, sight / NUMBER + index * edges));
+    numbers.set(xs, points / NUMBER);
+    this.#integers.set(edgeOf, edgesAt / 4);
+    this.#exports.induce(field, edges, count, edgesAt, edgeOf.length, sight, y, z, points, xs.length, corners, out);
+    let at = out / NUMBER;
+    for (const { u, v, w } of rows)
+      for (const values of [u, v, w]) {
+        values.set(numbers.subarray(at, at + panels));
+        at += panels;
+      }
+    return true;
   }
 
   #placeOf(matrix: Float64Array): number {

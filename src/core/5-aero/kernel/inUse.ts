@@ -2,7 +2,9 @@ import { type CompiledKernel, compileKernel, LEAST_ROWS, MOST_ROWS } from './com
 import * as inTypeScript from './inTypeScript';
 
 /** What the lattice does most, in either form. */
-export type Kernel = Pick<CompiledKernel, 'factorInPlace' | 'solveOne' | 'solveFour' | 'multiplyRows'>;
+export type Kernel = Pick<CompiledKernel, 'factorInPlace' | 'solveOne' | 'solveFour' | 'multiplyRows'> &
+  // Without it the loops of `inducedVelocity.ts` do it.
+  Partial<Pick<CompiledKernel, 'induceStraight'>>;
 
 const reference: Kernel = inTypeScript;
 const compiled: Kernel | null = compileKernel();

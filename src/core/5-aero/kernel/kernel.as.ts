@@ -344,3 +344,112 @@ function divide(a: usize, size: i32, x: usize, i: i32): void {
   v128.store(place, f64x2.div(v128.load(place), divisor));
   v128.store(place, f64x2.div(v128.load(place, 16), divisor), 16);
 }
+
+/** A point sees both ends of a segment at 180° less than this (as 1 + cosine) only when it lies on it. */
+const ON_SEGMENT: f64 = 1e-10;
+const FOUR_PI_INVERSE: f64 = 1 / (4 * Math.PI);
+/** Bytes of what two points see of a corner: offset, distance, its inverse, and the velocity of the leg. */
+const CORNER: usize = 80;
+
+/**
+ * Velocity at points of a line along x that every horseshoe with straight legs
+ * induces there at unit circulation, two points at once: see
+ * `inducedVelocity.ts`. For each point the rows u, v, w of all panels.
+ * @param field x of all corners, then y and z of all edges
+ * @param edgeOf edge inboard of every strip, 32-bit integers
+ * @param sight distance squared, and the mean legs along y and z, of all edges
+ */
+export function induce(
+  field: usize,
+  edges: i32,
+  count: i32,
+  edgeOf: usize,
+  strips: i32,
+  sight: usize,
+  y: f64,
+  z: f64,
+  xs: usize,
+  points: i32,
+  corners: usize,
+  out: usize,
+): void {
+  const perEdge = (<usize>edges) * NUMBER;
+  const edgeY = field + perEdge * (<usize>count);
+  const edgeZ = edgeY + perEdge;
+  const panels = (<usize>(strips * count)) * NUMBER;
+  const one = f64x2.splat(1);
+  for (let point = 0; point < points; point += 2) {
+    const isPair = point + 1 < points;
+    const x0 = load<f64>(xs + (<usize>point) * NUMBER);
+    const x = f64x2.replace_lane(f64x2.splat(x0), 1, isPair ? load<f64>(xs + (<usize>(point + 1)) * NUMBER) : x0);
+    let corner = corners;
+    let cornerX = field;
+    for (let edge = 0; edge < edges; edge++) {
+      const at = sight + (<usize>edge) * NUMBER;
+      const across = v128.load64_splat(at);
+      const v = v128.load64_splat(at + perEdge);
+      const w = v128.load64_splat(at + 2 * perEdge);
+      for (let k = 0; k < count; k++) {
+        const dx = f64x2.sub(x, v128.load64_splat(cornerX));
+        const r = f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), across));
+        const overR = f64x2.div(one, r);
+        const turn = f64x2.add(one, f64x2.mul(dx, overR));
+        v128.store(corner, dx);
+        v128.store(corner, r, 16);
+        v128.store(corner, overR, 32);
+        v128.store(corner, f64x2.mul(v, turn), 48);
+        v128.store(corner, f64x2.mul(w, turn), 64);
+        corner += CORNER;
+        cornerX += NUMBER;
+      }
+    }
+    let first = out + (<usize>(3 * point)) * panels;
+    let second = isPair ? first + 3 * panels : first;
+    const next = (<usize>count) * CORNER;
+    for (let strip = 0; strip < strips; strip++) {
+      const edge = <usize>load<i32>(edgeOf + ((<usize>strip) << 2));
+      const place = edge * NUMBER;
+      const ay = y - load<f64>(edgeY + place);
+      const az = z - load<f64>(edgeZ + place);
+      const by = y - load<f64>(edgeY + place, 8);
+      const bz = z - load<f64>(edgeZ + place, 8);
+      const dot = f64x2.splat(ay * by + az * bz);
+      const crossX = f64x2.splat(ay * bz - az * by);
+      const ayBoth = f64x2.splat(ay);
+      const azBoth = f64x2.splat(az);
+      const byBoth = f64x2.splat(by);
+      const bzBoth = f64x2.splat(bz);
+      let a = corners + edge * next;
+      for (let k = 0; k < count; k++) {
+        const b = a + next;
+        const ax = v128.load(a);
+        const bx = v128.load(b);
+        const product = f64x2.mul(v128.load(a, 16), v128.load(b, 16));
+        const facing = f64x2.add(f64x2.add(product, f64x2.mul(ax, bx)), dot);
+        const inverses = f64x2.add(v128.load(a, 32), v128.load(b, 32));
+        const isOn = f64x2.lt(facing, f64x2.mul(f64x2.splat(ON_SEGMENT), product));
+        // On the segment itself it induces nothing.
+        const bound = v128.andnot(f64x2.div(f64x2.mul(f64x2.splat(FOUR_PI_INVERSE), inverses), facing), isOn);
+        const u = f64x2.mul(bound, crossX);
+        const v = f64x2.sub(
+          f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(azBoth, bx), f64x2.mul(ax, bzBoth))), v128.load(b, 48)),
+          v128.load(a, 48),
+        );
+        const w = f64x2.sub(
+          f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(ax, byBoth), f64x2.mul(ayBoth, bx))), v128.load(b, 64)),
+          v128.load(a, 64),
+        );
+        // A single point writes the same twice.
+        v128.store_lane<f64>(second, u, 1);
+        v128.store_lane<f64>(second + panels, v, 1);
+        v128.store_lane<f64>(second + 2 * panels, w, 1);
+        v128.store_lane<f64>(first, u, 0);
+        v128.store_lane<f64>(first + panels, v, 0);
+        v128.store_lane<f64>(first + 2 * panels, w, 0);
+        a += CORNER;
+        first += NUMBER;
+        second += NUMBER;
+      }
+    }
+  }
+}

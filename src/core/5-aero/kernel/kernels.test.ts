@@ -2,6 +2,11 @@ import { forAll } from '#/tests/forAll';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { KERNELS, useKernel } from './inUse';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { buildLattice } from '../lattice';
+import { induceAlong, velocityRow } from '../inducedVelocity';
+import { vortexField } from '../vortexField';
 import { factorise, multiplyRows, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
 
 const compiled = KERNELS.compiled!;
@@ -99,6 +104,27 @@ test('products of both kernels are alike, with any number of rows', () => {
       expect(got[0]).toBeCloseTo(byHand, 10);
     },
   );
+});
+
+test.each(DEMO_NAMES)('%s: what horseshoes induce is alike, on boards, beside and behind them', (name) => {
+  const lattice = buildLattice(demoDesign(name).surfaces.map(placeSurface), { strips: 9, chordwise: 3 });
+  const field = vortexField(lattice, { rise: 0 });
+  const { m, surface } = lattice.strips[Math.floor(lattice.strips.length / 2)]!;
+  for (const [line, xs] of [
+    [{ y: m.y, z: m.z, own: surface }, [m.x + 0.3 * m.chord, m.x + 0.7 * m.chord, m.x + 0.9 * m.chord]],
+    [{ y: -m.y, z: m.z, own: surface }, [m.x, m.x + m.chord]],
+    [{ y: field.edgeY[1]!, z: field.edgeZ[1]!, own: -1 }, [field.cornerX[2]! + 1e-3, 3, -2, 0.1, 0.2]],
+  ] as const) {
+    const [wanted, got] = byBoth(() => {
+      const rows = xs.map(() => velocityRow(lattice.panels));
+      induceAlong(field, line, xs, rows);
+      return rows;
+    });
+    got.forEach((row, index) => {
+      const all = (of: typeof row) => Float64Array.from([...of.u, ...of.v, ...of.w]);
+      expectAlike(all(row), all(wanted[index]!));
+    });
+  }
 });
 
 test('a singular matrix is refused by both at the same unknown', () => {

@@ -3,7 +3,7 @@ import type { Kilograms, MetresPerSecond } from '@/core/1-base/units/convert';
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { diveSpeed } from '@/core/5-strength/aircraft/dive';
 import { FASTEST } from '@/core/5-strength/aircraft/speeds';
-import { type PullUps, pullUps, type SuppleAircraft, suppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import { type PullUps, pullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import type { drag } from '../drag/drag';
 import type { ValueOf } from '../group';
 import type { pitch } from '../pitch/pitch';
@@ -11,6 +11,7 @@ import type { Solution } from '../solution/solution';
 import type { stall } from '../stall/stall';
 import { gustLoadFactor } from '../wind/gust';
 import type { wind } from '../wind/wind';
+import { bendingAircraft } from './bendingAircraft';
 
 export interface Needed {
   readonly pitch: ValueOf<typeof pitch>;
@@ -41,19 +42,8 @@ const USUAL_GUST = 4;
 const LEAST_ASKED = 2.5;
 
 export function strengthContext(solution: Solution, mass: Kilograms, needed: Needed): StrengthContext {
-  const { design, air, about, reference } = solution.prepared;
-  const body = suppleAircraft({
-    design,
-    model: solution.model,
-    air,
-    mass,
-    about,
-    cruise: {
-      pressure: (air.density * design.conditions.cruiseSpeed ** 2) / 2,
-      alpha: solution.alpha,
-      downwash: needed.pitch.downwash ?? 0,
-    },
-  });
+  const { design, air, reference } = solution.prepared;
+  const body = bendingAircraft(solution, { mass, downwash: needed.pitch.downwash });
   const cruise = design.conditions.cruiseSpeed;
   const { total, induced } = needed.drag;
   const dragArea = total === null ? 0 : (total - (induced ?? 0)) * reference.area;
