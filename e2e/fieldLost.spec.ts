@@ -22,7 +22,7 @@ test('a full storage: a flight that cannot be kept is said, and what was pressed
   await expect(flights(page)).toHaveCount(1);
 });
 
-test('two tabs at the field: a flight logged in one stands in the other, and is there when its tab is killed at once', async ({
+test('two tabs at the field: a flight logged in one stands in the other, and is there when its tab is closed without a word', async ({
   context,
 }) => {
   const [one, other] = [await context.newPage(), await context.newPage()];

@@ -93,7 +93,7 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     whole[2 * index + 1] = Math.sin(Math.min(PLATE_FROM, section.leavesBelow));
   });
 
-  const met: StripMeeting = { along, across, strength, own: new Float64Array(size) };
+  const met: Meeting = { along, across, strength };
   const perSpeed: StripMeeting = {
     along: new Float64Array(size),
     across: new Float64Array(size),
@@ -111,9 +111,11 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
   ];
   const blown = blownStrips(prepared.design, prepared.lattice, nodes);
 
-  /** Air that every strip meets with attached flow, and its circulation. */
-  function meet(motion: Motion, into: StripMeeting): void {
-    for (const values of [into.along, into.across, into.strength, into.own]) values.fill(0);
+  /** Air that every strip meets with attached flow, and its circulation; its own angles only where they are asked for. */
+  function meet(motion: Motion, into: Meeting): void {
+    const { own } = into;
+    for (const values of [into.along, into.across, into.strength]) values.fill(0);
+    own?.fill(0);
     cases.forEach(({ share }, index) => {
       const part = share(motion);
       if (part === 0) return;
@@ -122,8 +124,8 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
         into.along[i]! += part * one.along[i]!;
         into.across[i]! += part * one.across[i]!;
         into.strength[i]! += part * one.strength[i]!;
-        into.own[i]! += part * one.own[i]!;
       }
+      if (own) for (let i = 0; i < size; i++) own[i]! += part * one.own[i]!;
     });
   }
 
@@ -307,6 +309,8 @@ interface StripMeeting {
   /** Upwash that stands for the angles of the strip itself and the air that it meets, without the wash of others. */
   readonly own: Float64Array;
 }
+
+type Meeting = Omit<StripMeeting, 'own'> & Partial<Pick<StripMeeting, 'own'>>;
 
 /** The upwash at every strip that alone would bring a circulation: the answers inverted. */
 function angles(answers: Float64Array, size: number): (strength: Float64Array) => Float64Array {

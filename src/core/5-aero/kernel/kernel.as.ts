@@ -12,7 +12,6 @@ const NUMBER: usize = 8;
 const SINGULAR: f64 = 1e-13;
 
 /** Sum of both halves. */
-// @ts-ignore: decorator
 @inline
 function across(pair: v128): f64 {
   return f64x2.extract_lane(pair, 0) + f64x2.extract_lane(pair, 1);
@@ -220,7 +219,6 @@ function updateTrailing(a: usize, size: i32, start: i32, end: i32): void {
 }
 
 /** What is left where the number of columns is odd. */
-// @ts-ignore: decorator
 @inline
 function lastColumn(row: usize, column: usize, top: usize, stride: usize, at: usize): void {
   const sum =
@@ -288,7 +286,6 @@ export function solveFour(a: usize, size: i32, from: i32, first: i32, x: usize):
 }
 
 /** Takes the known unknowns from…to−1 off the rows i and i + 1. */
-// @ts-ignore: decorator
 @inline
 function takeOffTwo(a: usize, size: i32, x: usize, i: i32, from: i32, to: i32): void {
   const stride = (<usize>size) * NUMBER;
@@ -319,14 +316,12 @@ function takeOffTwo(a: usize, size: i32, x: usize, i: i32, from: i32, to: i32): 
   v128.store(place, s, 48);
 }
 
-// @ts-ignore: decorator
 @inline
 function takeOffOne(a: usize, size: i32, x: usize, i: i32, from: i32, to: i32): void {
   for (let j = from; j < to; j++) backTo(a, size, x, i, j);
 }
 
 /** Takes unknown j off row i. */
-// @ts-ignore: decorator
 @inline
 function backTo(a: usize, size: i32, x: usize, i: i32, j: i32): void {
   const factor = v128.load64_splat(a + ((<usize>i) * (<usize>size) + (<usize>j)) * NUMBER);
@@ -336,7 +331,6 @@ function backTo(a: usize, size: i32, x: usize, i: i32, j: i32): void {
   v128.store(place, f64x2.sub(v128.load(place, 16), f64x2.mul(factor, v128.load(known, 16))), 16);
 }
 
-// @ts-ignore: decorator
 @inline
 function divide(a: usize, size: i32, x: usize, i: i32): void {
   const divisor = v128.load64_splat(a + ((<usize>i) * (<usize>size) + (<usize>i)) * NUMBER);
