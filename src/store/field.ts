@@ -1,6 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import { cutBack, type CutTarget } from '@/core/8-field/cutBack';
+import type { LessonSources } from '@/core/8-field/learn';
 import type { Flight } from '@/core/8-field/sights';
 import { explainingFailed, flightsExplained, lessonsHeard, rowTold } from './fieldSlice';
 import { changeRecord, dropRecord, logRecord } from './records';
@@ -89,10 +90,10 @@ export const designCutBack =
     return name;
   };
 
-/** What these flights, and what was weighed, say of the builder’s own figures. */
+/** What these flights, trial folds, and what was weighed and tried on the bench say of the builder’s own figures. */
 export const hearLessons =
-  (design: Design, flights: readonly Flight[]): AppThunk<Promise<void>> =>
+  (design: Design, by: LessonSources): AppThunk<Promise<void>> =>
   async (dispatch, _getState, { jobs }) => {
-    const outcome = await jobs.ask('lessons', { design, flights }, { lane: 'long', slot: 'lessons' });
-    if (outcome.kind === 'done') dispatch(lessonsHeard({ of: design, by: flights, lessons: outcome.output }));
+    const outcome = await jobs.ask('lessons', { design, ...by }, { lane: 'long', slot: 'lessons' });
+    if (outcome.kind === 'done') dispatch(lessonsHeard({ of: design, by, lessons: outcome.output }));
   };

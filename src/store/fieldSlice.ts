@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Design } from '@/core/2-document/schema/design';
 import type { CutTold } from '@/core/8-field/cutBack';
-import type { Lesson } from '@/core/8-field/learn';
+import type { Lesson, LessonSources } from '@/core/8-field/learn';
 import type { Flight } from '@/core/8-field/sights';
 import type { Explained } from '@/workers/contract';
 
@@ -9,8 +9,8 @@ export interface FieldState {
   /** What flights told of a design, last. */
   readonly explained: { readonly of: Design; readonly by: readonly Flight[]; readonly result: Explained } | null;
   readonly failure: string | null;
-  /** What could be learned of a design and these flights. */
-  readonly lessons: { readonly of: Design; readonly by: readonly Flight[]; readonly lessons: readonly Lesson[] } | null;
+  /** What could be learned of a design and of these records. */
+  readonly lessons: { readonly of: Design; readonly by: LessonSources; readonly lessons: readonly Lesson[] } | null;
   /** What the steps of planned rows are told to do, by the experiment. */
   readonly rows: Readonly<Record<string, { readonly of: Design; readonly told: readonly (CutTold | null)[] }>>;
   /** What is ticked before the next flight. */

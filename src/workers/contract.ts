@@ -19,7 +19,7 @@ import type { Finding } from '@/core/7-verdict/finding';
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import type { CutTarget, CutTold } from '@/core/8-field/cutBack';
 import type { Diagnosis } from '@/core/8-field/diagnose';
-import type { Lesson } from '@/core/8-field/learn';
+import type { Lesson, LessonSources } from '@/core/8-field/learn';
 import type { NextChange } from '@/core/8-field/nextChange';
 import type { Flight } from '@/core/8-field/sights';
 import type { SizingInput, SizingResult } from '@/core/8-sizing/sizeDesign';
@@ -48,8 +48,8 @@ export interface Jobs {
   judgeGates: { input: { readonly design: Design }; output: readonly GateVerdict[] };
   /** What explains flights, and what to change next. */
   explain: { input: { readonly design: Design; readonly flights: readonly Flight[] }; output: Explained };
-  /** What flights and weights say of this builder’s own figures. */
-  lessons: { input: { readonly design: Design; readonly flights: readonly Flight[] }; output: readonly Lesson[] };
+  /** What flights, weights and the bench say of this builder’s own figures. */
+  lessons: { input: { readonly design: Design } & LessonSources; output: readonly Lesson[] };
   /** What every step of a row that cuts something back is told to do. */
   cutBack: { input: CutBackInput; output: readonly (CutTold | null)[] };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };

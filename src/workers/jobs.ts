@@ -15,6 +15,7 @@ import { judgeGates } from '@/core/8-bench/judgeGate';
 import { cutBackRow } from '@/core/8-field/cutBack';
 import { diagnose } from '@/core/8-field/diagnose';
 import { lessonOfWeights, lessonsOf } from '@/core/8-field/learn';
+import { lessonsOfBench } from '@/core/8-field/learnBench';
 import { nextChange } from '@/core/8-field/nextChange';
 import { numbersOf } from '@/core/6-groups/solve';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
@@ -86,10 +87,14 @@ export const WORK: Workers = {
     const diagnosis = yield* diagnose(design, flights);
     return { diagnosis, next: nextChange(design, diagnosis) };
   },
-  *lessons({ design, flights }) {
+  *lessons({ design, flights, folds }) {
     const parts = numbersOf(design).mass.parts;
     yield { done: 1, total: 2 };
-    return [...lessonsOf(design, flights), ...lessonOfWeights(design, weightRows(design, parts))];
+    return [
+      ...lessonsOf(design, flights),
+      ...lessonOfWeights(design, weightRows(design, parts)),
+      ...lessonsOfBench(design, folds),
+    ];
   },
   *cutBack({ design, target, steps }) {
     const told = [];

@@ -1,5 +1,6 @@
 import { metresFromMillimetres, squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
+import { glueOf } from './glue';
 import type { Layout } from './layout';
 import { CARD, type CutList } from './part';
 
@@ -20,10 +21,7 @@ export function costOf(design: Design, { rods }: CutList, { sheets }: Layout): C
   const built = [...surfaces, ...bodies].flatMap(({ construction, mirrored }) =>
     construction ? [{ ...construction, sides: mirrored ? 2 : 1 }] : [],
   );
-  const glue = built.reduce(
-    (sum, { glueLength, glueDensity, sides }) => sum + metresFromMillimetres(glueLength) * glueDensity * sides,
-    0,
-  );
+  const glue = built.reduce((sum, { sides, ...part }) => sum + glueOf(part, design.figures?.glue) * sides, 0);
   const covering = built.reduce((sum, { tapeArea }) => sum + squareMetresFromSquareMillimetres(tapeArea), 0);
   return {
     boards: sumOf(

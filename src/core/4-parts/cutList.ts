@@ -3,6 +3,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { outlineFaults } from '@/core/3-shape/outline/partOutline';
 import { lengthOf } from '@/core/3-shape/outline/path';
 import type { FoldOfSheet } from '@/core/3-shape/pattern/foldPattern';
+import { foldsCounted } from '@/core/3-shape/pattern/foldsCounted';
 import { allowancesOf } from './allowances';
 import { bodyParts } from './kinds/body/body';
 import { gaugeParts } from './kinds/gauge';
@@ -31,7 +32,7 @@ const LESS_LIGHT = 0.01;
 export function cutListOf(design: Design, { folds = [] }: CutOptions = {}): CutList {
   const faults: PartFault[] = [];
   const surfaces = design.surfaces.map((surface) => {
-    const own = folds.filter(({ material }) => material === surface.construction?.material);
+    const own = foldsCounted(design, surface.construction?.material, folds);
     const sheet = design.materials.find(({ id }) => id === surface.construction?.material);
     const skins = skinParts(surface, own, { sheet, massItems: design.massItems });
     const spars = sparParts(surface);

@@ -15,6 +15,7 @@ import {
   vectorFromPoint,
 } from '@/core/1-base/units/convert';
 import { bodyBoardMasses, surfaceBoardMasses } from '@/core/4-parts/boardMass';
+import { glueOf } from '@/core/4-parts/glue';
 import type { MassElement } from './massElement';
 
 /** Sheets by contour: one that was measured is not measured again for every trial. */
@@ -36,7 +37,7 @@ export function surfaceElements(design: Design, surface: PlacedSurface): MassEle
   const { source } = surface;
   const material = design.materials.find(({ id }) => id === source.construction?.material);
   const closed = source.construction?.countedBy === 'parts' ? surfaceBoardMasses(design, source) : [];
-  const elements = [...boardElements(surface, material), ...closed, ...sparElements(surface)];
+  const elements = [...boardElements(surface, material, design.figures?.glue), ...closed, ...sparElements(surface)];
   // What was weighed is there, even where every bit of board is said to be cut away.
   return scaledTo(elements, design, source.measuredMass, () =>
     boardElements({ ...surface, source: { ...source, construction: undefined } }, PLACEHOLDER),
@@ -63,7 +64,7 @@ function scaledTo(
 
 const totalOf = (elements: readonly MassElement[]) => elements.reduce((sum, { mass }) => sum + mass, 0);
 
-function boardElements(surface: PlacedSurface, material: Material | undefined): MassElement[] {
+function boardElements(surface: PlacedSurface, material: Material | undefined, ownGlue?: number): MassElement[] {
   if (!material) return [];
   const { construction } = surface.source;
   const kept = 1 - (construction?.lighteningFraction ?? 0);
@@ -97,22 +98,31 @@ function boardElements(surface: PlacedSurface, material: Material | undefined): 
       put(sheets.map(({ film }) => film ?? NO_FILM));
     }
   }
-  return construction ? [...elements, ...fastenings(construction, surface.mirrored, elements)] : elements;
+  return construction ? [...elements, ...fastenings(construction, { ...surface, ownGlue }, elements)] : elements;
 }
 
-type Fastenings = Pick<NonNullable<Body['construction']>, 'glueLength' | 'glueDensity' | 'tapeArea' | 'tapeDensity'>;
+type Fastenings = Pick<
+  NonNullable<Body['construction']>,
+  'glueLength' | 'glueDensity' | 'glueTest' | 'tapeArea' | 'tapeDensity'
+>;
+
+interface Fastened {
+  readonly mirrored: boolean;
+  /** This builder’s own figure of glue. */
+  readonly ownGlue: number | undefined;
+}
 
 const NO_FILM = { weight: 0, centroid: 0.5 };
 
 /** Glue and tape lie where the board lies. */
 function fastenings(
-  { glueLength, glueDensity, tapeArea, tapeDensity }: Fastenings,
-  mirrored: boolean,
+  { tapeArea, tapeDensity, ...glued }: Fastenings,
+  { mirrored, ownGlue }: Fastened,
   board: readonly MassElement[],
 ): MassElement[] {
   const boardMass = totalOf(board);
   if (boardMass <= 0) return [];
-  const glue = kilogramsFromGrams(metresFromMillimetres(glueLength) * glueDensity) * (mirrored ? 2 : 1);
+  const glue = kilogramsFromGrams(glueOf(glued, ownGlue)) * (mirrored ? 2 : 1);
   const tape = kilogramsFromGrams(squareMetresFromSquareMillimetres(tapeArea) * tapeDensity);
   const factor = (glue + tape) / boardMass;
   return factor > 0 ? board.map((element) => ({ ...element, mass: element.mass * factor })) : [];
@@ -150,7 +160,9 @@ export function bodyElements(design: Design, body: Body): MassElement[] {
       ? boardOf(design, body, { construction, arealDensity: material.arealDensity })
       : [];
   const elements = [
-    ...(construction ? [...built, ...fastenings(construction, body.mirrored, built)] : built),
+    ...(construction
+      ? [...built, ...fastenings(construction, { ...body, ownGlue: design.figures?.glue }, built)]
+      : built),
     ...bodyRods(body),
   ];
   return scaledTo(elements, design, body.measuredMass, () => {

@@ -43,21 +43,39 @@ export function whenKnown(value: number | null, explain: (value: number) => Work
 export const inputWhenKnown = (symbol: string, name: string, value: number | null, unit: UnitKind): WorkingInput[] =>
   value === null ? [] : [input(symbol, name, value, unit)];
 
-interface Band {
+export interface Band {
   readonly share: number;
   readonly because: string;
 }
 
 const OUTSIDE = ', and to twice that outside the Reynolds numbers of the table.';
 
-/** Section lift and drag at model scale, as a share, and the words that go with it. @param isOutside the table of sections */
-export const sectionLiftBand = (isOutside: boolean): Band => ({
-  share: sectionBand('maximumLift', isOutside),
-  because: `Section lift at model scale is known to about 12 %${isOutside ? OUTSIDE : '.'}`,
-});
-export const sectionDragBand = (isOutside: boolean): Band => ({
-  share: sectionBand('leastDrag', isOutside),
-  because: `Section drag at model scale is known to about 25 %${isOutside ? OUTSIDE : '.'}`,
-});
+/** A figure of the builder’s own measurements that counts; nothing where it is one. */
+export const ownFigure = (symbol: string, name: string, value: number): WorkingInput[] =>
+  value === 1 ? [] : [input(symbol, name, value, 'ratio')];
+
+/** A band, or twice the spread of what this builder measured, where that is closer. */
+export const narrowed = (band: Band, spread: number | undefined): Band =>
+  spread !== undefined && 2 * spread < band.share
+    ? { share: 2 * spread, because: 'Twice the spread of what own measurements say of it.' }
+    : band;
+
+/** Section lift and drag at model scale, as a share, and the words that go with it. @param isOutside the table of sections @param spread of the builder’s own figure, ±1σ */
+export const sectionLiftBand = (isOutside: boolean, spread?: number): Band =>
+  narrowed(
+    {
+      share: sectionBand('maximumLift', isOutside),
+      because: `Section lift at model scale is known to about 12 %${isOutside ? OUTSIDE : '.'}`,
+    },
+    spread,
+  );
+export const sectionDragBand = (isOutside: boolean, spread?: number): Band =>
+  narrowed(
+    {
+      share: sectionBand('leastDrag', isOutside),
+      because: `Section drag at model scale is known to about 25 %${isOutside ? OUTSIDE : '.'}`,
+    },
+    spread,
+  );
 export const LATTICE_SOURCE = 'Katz & Plotkin, Low-Speed Aerodynamics, ch. 12';
 export const ATTACHED = 'Attached flow, angles up to about 10°';

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { flightSchema } from '@/core/2-document/records/recordKinds';
+import { NO_FIGURES } from '@/core/2-document/schema/figures';
 import { weightRows } from '@/core/4-weight/weightRows';
 import { analyse } from '@/core/analyse';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -50,7 +51,7 @@ test('three stalls that are faster than told move the next stall speed by the le
 });
 
 test('learned from an aircraft that already counts with it, it says the same again', () => {
-  const truth = { ...design, figures: { greatestLift: 0.85, drag: 1.2, boards: 1 } };
+  const truth = { ...design, figures: { ...NO_FIGURES, greatestLift: 0.85, drag: 1.2, boards: 1 } };
   const speed = 1.6 * numbersOf(truth).speeds.stall!;
   const at = predictAt(truth, speed, { boomsSofter: 1 });
   const runs = [
@@ -66,7 +67,7 @@ test('learned from an aircraft that already counts with it, it says the same aga
 });
 
 test('boards that come out heavier make the next aircraft heavier by what is cut of them alone', () => {
-  const heavier = { ...design, figures: { greatestLift: 1, drag: 1, boards: 1.1 } };
+  const heavier = { ...design, figures: { ...NO_FIGURES, greatestLift: 1, drag: 1, boards: 1.1 } };
   const [plain, more] = [analyse(design), analyse(heavier)];
   const boards = plain.mass.parts.filter(({ kind }) => kind !== 'item').reduce((sum, { mass }) => sum + mass, 0);
   expectWithin(more.mass.total! - plain.mass.total!, 0.1 * boards, 1e-9);
@@ -81,7 +82,7 @@ test('boards that come out heavier make the next aircraft heavier by what is cut
 });
 
 test('drag is more by its figure in all that is not induced', () => {
-  const [plain, more] = [design, { ...design, figures: { greatestLift: 1, drag: 1.3, boards: 1 } }].map(
+  const [plain, more] = [design, { ...design, figures: { ...NO_FIGURES, greatestLift: 1, drag: 1.3, boards: 1 } }].map(
     (one) => numbersOf(one).drag,
   );
   expectWithin(more!.total! - more!.induced!, 1.3 * (plain!.total! - plain!.induced!), 0.03);

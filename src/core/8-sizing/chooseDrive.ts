@@ -231,7 +231,7 @@ function tried(
   packPart: PackPart,
   isClear: boolean,
 ): Tried {
-  const { source, places, bare, mass: before, dragAt, demands } = ground;
+  const { design, source, places, bare, mass: before, dragAt, demands } = ground;
   const { count } = places.motor;
   const masses = [
     kilogramsFromGrams(motorPart.mass) * count,
@@ -257,7 +257,7 @@ function tried(
     motor,
     propeller: calibrated(
       tableOf(propellerPart.propeller, ground),
-      propellerPart.propeller.thrustFactor ?? 1,
+      propellerPart.propeller.thrustFactor ?? design.figures?.thrust ?? 1,
       propellerPart.propeller.torqueFactor ?? 1,
     ),
     count,

@@ -2,6 +2,7 @@ import { expectWithin, said } from '#/tests/matchers';
 import { describe, expect, test } from 'vitest';
 import { airAt, GRAVITY } from '@/core/5-aero/atmosphere';
 import { materialSchema } from '@/core/2-document/schema/airframe';
+import { NO_FIGURES } from '@/core/2-document/schema/figures';
 import { flightConditionsSchema } from '@/core/2-document/schema/design';
 import { briefSchema } from '@/core/2-document/schema/brief';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -28,7 +29,7 @@ function sized(recipe: Recipe, input: object = {}) {
 
 test('sections that lift less than the table are loaded less for the same stall, and the layout counts with them', () => {
   const recipe = RECIPES.train[0]!;
-  const figures = { greatestLift: 0.85, drag: 1, boards: 1 };
+  const figures = { ...NO_FIGURES, greatestLift: 0.85, drag: 1, boards: 1 };
   const plain = sized(recipe);
   const own = sizeDesign({ recipe, brief: brief(), conditions, materials: board(), figures });
   if (own.kind !== 'sized') throw new Error(sentence(own.because));

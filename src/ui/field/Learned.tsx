@@ -1,31 +1,63 @@
 import { Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { field } from '@/core/2-document/edit/field';
+import type { Millimetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { type Figure, FIGURES, figuresOf, learned } from '@/core/8-field/evidence';
+import { type FigureName, FIGURES } from '@/core/2-document/schema/figures';
+import { figuresOf, learned } from '@/core/8-field/evidence';
 import type { Lesson } from '@/core/8-field/learn';
+import type { Flight } from '@/core/8-field/sights';
 import { setFields } from '@/store/edit';
 import { hearLessons } from '@/store/field';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { lessonForgotten, lessonTaken } from '@/store/settingsSlice';
-import { decimal } from '@/words/formatQuantity';
+import { decimal, formatLength } from '@/words/formatQuantity';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
+import { useRecords } from '../records/useRecords';
 import { Button, IconButton } from '../shell/buttons';
 import { useBatches } from './useBatches';
 
-const FIGURE_WORDS: Readonly<Record<Figure, string>> = {
+const FIGURE_WORDS: Readonly<Record<FigureName, string>> = {
   greatestLift: 'Greatest lift',
   drag: 'Drag without lift',
   boards: 'Mass of boards',
+  stiffness: 'Stiffness of boards',
+  thrust: 'Thrust of propellers',
+  glue: 'Glue in joints',
+  foldInside: 'Folds scored inside',
+  foldOutside: 'Folds cut outside',
 };
-const READINGS: Readonly<Record<Figure, readonly [one: string, more: string]>> = {
+const READINGS: Readonly<Record<FigureName, readonly [one: string, more: string]>> = {
   greatestLift: ['stall', 'stalls'],
   drag: ['glide', 'glides'],
   boards: ['weighed part', 'weighed parts'],
+  stiffness: ['bent strip', 'bent strips'],
+  thrust: ['bench test', 'bench tests'],
+  glue: ['weighed joint', 'weighed joints'],
+  foldInside: ['trial fold', 'trial folds'],
+  foldOutside: ['trial fold', 'trial folds'],
 };
 
-const percent = (ratio: number) => `${decimal(100 * ratio, 0)} %`;
+const isOfFolds = (figure: FigureName) => figure === 'foldInside' || figure === 'foldOutside';
+
+/** How a figure and its spread are said: as a share, of folds as what half a turn of the board takes more. */
+function useFigureWords(board: Millimetres) {
+  const units = useAppSelector((state) => state.settings.units);
+  return (figure: FigureName, value: number, sigma?: number): string => {
+    const [as, after] = isOfFolds(figure)
+      ? [
+          (one: number) => formatLength(one * board * Math.PI, units, 1),
+          ` more for half a turn of ${formatLength(board, units, 1)}`,
+        ]
+      : [(one: number) => `${decimal(100 * one, 0)} %`, ''];
+    return `${as(value)}${sigma === undefined ? '' : ` ±${as(sigma)}`}${after}`;
+  };
+}
+
+const NO_FLIGHTS: readonly Flight[] = [];
+/** Where no board is said, folds are told of that one. */
+const USUAL_BOARD: Millimetres = 5;
 
 /** What own measurements say beyond the tables, each piece to be taken back, and used in this design and in new ones. */
 export function Learned({ design }: { readonly design: Design }) {
@@ -35,12 +67,14 @@ export function Learned({ design }: { readonly design: Design }) {
   const designId = useAppSelector((state) => state.session.id);
   const { chosen } = useBatches();
   const flights = chosen?.flights;
-  const isCurrent = heard?.of === design && heard.by === flights;
+  const folds = useRecords('trialFolds');
+  const says = useFigureWords(design.materials[0]?.thickness ?? USUAL_BOARD);
+  const isCurrent = heard?.of === design && heard.by.flights === (flights ?? NO_FLIGHTS) && heard.by.folds === folds;
   useEffect(() => {
     if (isCurrent) return undefined;
-    const timer = setTimeout(() => void dispatch(hearLessons(design, flights ?? [])), 300);
+    const timer = setTimeout(() => void dispatch(hearLessons(design, { flights: flights ?? NO_FLIGHTS, folds })), 300);
     return () => clearTimeout(timer);
-  }, [dispatch, design, flights, isCurrent]);
+  }, [dispatch, design, flights, folds, isCurrent]);
   const lessons = heard?.of === design ? heard.lessons : [];
   if (lessons.length === 0 && evidence.length === 0 && !design.figures) return null;
   const figures = figuresOf(evidence);
@@ -55,7 +89,8 @@ export function Learned({ design }: { readonly design: Design }) {
           <div key={lesson.figure} className="flex items-center justify-between gap-2 py-0.5 text-read">
             <span>
               {lesson.readings} {lesson.readings === 1 ? one : more}: {FIGURE_WORDS[lesson.figure].toLowerCase()}{' '}
-              {percent(lesson.ratio)} ±{percent(lesson.sigma)} of the table
+              {says(lesson.figure, lesson.ratio, lesson.sigma)}
+              {isOfFolds(lesson.figure) ? '' : ' of the table'}
             </span>
             <Button
               className="shrink-0 whitespace-nowrap"
@@ -86,7 +121,7 @@ export function Learned({ design }: { readonly design: Design }) {
               return (
                 count > 0 && (
                   <Fact key={figure} label={FIGURE_WORDS[figure]}>
-                    {percent(value)} ±{percent(sigma)}
+                    {says(figure, value, sigma)}
                   </Fact>
                 )
               );
@@ -96,7 +131,7 @@ export function Learned({ design }: { readonly design: Design }) {
             {evidence.map(({ id, figure, ratio, from }) => (
               <li key={id} className="flex items-center justify-between gap-2 text-label text-faint">
                 <span>
-                  {from}: {FIGURE_WORDS[figure].toLowerCase()} {percent(ratio)}
+                  {from}: {FIGURE_WORDS[figure].toLowerCase()} {says(figure, ratio)}
                 </span>
                 <IconButton
                   label={`Forget ${FIGURE_WORDS[figure].toLowerCase()} of ${from}`}

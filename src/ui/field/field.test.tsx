@@ -6,7 +6,7 @@ import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { decimal, METRIC } from '@/words/formatQuantity';
 import { gatesOf, readingAt } from '@/core/8-bench/gates';
-import { flightSchema } from '@/core/2-document/records/recordKinds';
+import { flightSchema, trialFoldSchema } from '@/core/2-document/records/recordKinds';
 import { readGate } from '@/store/bench';
 import { FAULTS } from '@/core/8-field/faults';
 import { causeWords, changeWords } from './fieldWords';
@@ -126,6 +126,34 @@ test('stalls that are learned count in this design when asked, are shown with th
   await waitFor(() => expect(session.store.getState().settings.evidence).toEqual([]));
   await hand.click(screen.getByRole('button', { name: 'Count by the tables again' }));
   await waitFor(() => expect(analysis().speeds.stall).toBeCloseTo(told, 9));
+});
+
+test('a trial fold and a bent strip are learned too: what half a turn takes more, and how stiff boards come out', async () => {
+  const { hand, design, designs, id, session } = await stage();
+  const board = design().materials[0]!;
+  await designs.records.put(
+    'trialFolds',
+    id,
+    trialFoldSchema.parse({
+      id: 'fold1',
+      at: '2026-06-01T10:00:00Z',
+      material: board.id,
+      noseRadius: 12,
+      angle: 180,
+      shortfall: 1.5,
+      scoredFace: 'inner',
+    }),
+  );
+  const line = await screen.findByText(/^1 trial fold: folds scored inside 1\.5 mm ±1 mm more for half a turn of/);
+  await hand.click(within(line.parentElement!).getByRole('button', { name: 'Learn it' }));
+  await hand.click(await screen.findByRole('button', { name: 'Count with them here' }));
+  const { foldInside, spreads, stiffness } = design().figures!;
+  expect(foldInside).toBeGreaterThan(0.04);
+  expect(foldInside).toBeLessThan(1.5 / (Math.PI * board.thickness));
+  expect(spreads.foldInside).toBeGreaterThan(0.02);
+  expect(stiffness).toBe(1);
+  await hand.click(screen.getByRole('button', { name: 'Forget folds scored inside of Lagoon Postman' }));
+  await waitFor(() => expect(session.store.getState().settings.evidence).toEqual([]));
 });
 
 test('a row that cuts a fin back is planned, told, judged step by step, and begins a new design where it was good', async () => {

@@ -15,7 +15,7 @@ import { Button, IconButton } from '../shell/buttons';
 import { takenOut, told } from '../shell/told';
 
 /** What trial folds of one board showed. */
-export function useFoldsOf(material: string | undefined): readonly TrialFold[] {
+function useFoldsOf(material: string | undefined): readonly TrialFold[] {
   return useRecords('trialFolds').filter((fold) => fold.material === material);
 }
 

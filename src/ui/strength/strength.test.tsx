@@ -82,6 +82,28 @@ test('a tube along the fuselage stiffens the boom, a cover of glass as well', as
   await waitFor(() => expect(analysis().strength.boomPitchFactor!).toBeGreaterThan(before + 0.001));
 });
 
+test('a joint that was weighed counts with what it gained, until it is forgotten', async () => {
+  const { analysis, hand, design } = await show(
+    demoDesign('kittiwake-winglet'),
+    <Now of={(now) => <BoardParts design={now} />} />,
+  );
+  const body = design().bodies[0]!;
+  const massOf = () => analysis().mass.parts.find(({ id }) => id === body.id)!.computed;
+  await hand.click(screen.getByRole('button', { name: new RegExp(`^${body.name}`) }));
+  await fill(hand, 'Glued joints, each side', '1000');
+  await waitFor(() => expect(design().bodies[0]!.construction!.glueLength).toBe(1000));
+  await waitFor(() => expect(massOf()).toBeGreaterThan(0));
+  await hand.click(screen.getByRole('button', { name: 'I weighed a joint' }));
+  await fill(hand, 'Joint, long', '200');
+  await fill(hand, 'It gained', '2');
+  expect(await screen.findByText(/^Counts with 10 g\/m\./)).toBeTruthy();
+  await waitFor(() => expect(design().bodies[0]!.construction!.glueTest).toEqual({ length: 200, weight: 2 }));
+  const more = (10 - body.construction!.glueDensity) / 1000;
+  const weighed = massOf();
+  await hand.click(screen.getByRole('button', { name: 'Forget that joint' }));
+  await waitFor(() => expect(weighed - massOf()).toBeCloseTo(more, 6));
+});
+
 test('servo, play and pushrod of a control are typed where it is, and checked', async () => {
   const { analysis, hand, design } = await show(
     demoDesign('gannet-vee'),

@@ -1,6 +1,7 @@
 import { controlsWithNeutrals } from './controlsWithNeutrals';
 import { recordsBesideTheDesign } from './recordsBesideTheDesign';
 import { drivesWithLimits } from './drivesWithLimits';
+import { figuresWithSpreads } from './figuresWithSpreads';
 import { flightsThatTell } from './flightsThatTell';
 import { foldedSpars } from './foldedSpars';
 import { layoutsByHand } from './layoutsByHand';
@@ -25,6 +26,7 @@ export const MIGRATIONS: readonly Step[] = [
   layoutsByHand,
   foldedSpars,
   flightsThatTell,
+  figuresWithSpreads,
 ];
 
 /** Brings a document of an older version to the newest one. */

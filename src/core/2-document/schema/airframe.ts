@@ -6,6 +6,13 @@ import { bounded, identifier, point, price, shortText } from './limits';
 export const fastenings = {
   glueLength: bounded('size', 'Glued joint length; of a mirrored part on each side').default(0),
   glueDensity: bounded('linearDensity', 'Glue per joint length').default(8),
+  glueTest: z
+    .strictObject({
+      length: bounded('size', 'Length of the joint that was weighed'),
+      weight: bounded('mass', 'What it gained by its glue'),
+    })
+    .optional()
+    .meta({ description: 'Glue that was weighed; replaces what is typed for it' }),
   tapeArea: z.number().min(0).max(1e8).default(0).meta({ description: 'Tape or covering, all of the part [mm²]' }),
   tapeDensity: bounded('arealDensity', 'Tape or covering').default(50),
   covering: z

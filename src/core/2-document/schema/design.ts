@@ -10,7 +10,7 @@ import { propulsionSchema } from './propulsion';
 import { surfaceSchema } from './surface';
 
 export const DESIGN_FORMAT = 'inclinar-design';
-export const DESIGN_VERSION = 10;
+export const DESIGN_VERSION = 11;
 
 export const flightConditionsSchema = z.strictObject({
   elevation: bounded('elevation', 'Height of the field above the sea').default(0),

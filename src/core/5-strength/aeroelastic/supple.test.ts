@@ -5,7 +5,7 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import { prepare } from '@/core/6-groups/solution/prepare';
 import { Solution } from '@/core/6-groups/solution/solution';
 import { numbersOf } from '@/core/6-groups/solve';
-import { designSchema } from '@/core/2-document/schema/design';
+import { DESIGN_VERSION, designSchema } from '@/core/2-document/schema/design';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import type { Stretch } from '../beam/beam';
 import { boomKept } from '../aircraft/effects';
@@ -19,7 +19,7 @@ import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoa
 /** A plain wing of 1.2 m by 0.2 m by itself. */
 const plainWing = designSchema.parse({
   format: 'inclinar-design',
-  version: 10,
+  version: DESIGN_VERSION,
   name: 'Plain wing',
   surfaces: [
     {

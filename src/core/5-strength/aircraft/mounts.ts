@@ -83,7 +83,7 @@ export function boomsOf(design: Design, surfaces: readonly PlacedSurface[]): Boo
   return [...on].flatMap(([body, places]) => {
     const held = heldBetween(body, surfaces);
     if (!held) return [];
-    const stuff = bodyStuff(body, design.materials);
+    const stuff = bodyStuff(body, design);
     const middles = places.map((place) => {
       const root = surfaces[place]!.stations[0]!;
       return root.x + root.chord / 2;

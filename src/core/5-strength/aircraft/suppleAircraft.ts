@@ -1,5 +1,4 @@
 import type { Fraction, Kilograms, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
-import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
@@ -26,6 +25,7 @@ import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, type Total, tota
 import type { BeamLoad } from '../beam/beam';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
 import { coveringOf } from '../materials/covering';
+import { type Board, boardNamed } from '../materials/ownBoard';
 import { surfaceStuff } from '../section/sectionAt';
 import { type CarriedMass, carriedMasses, weightLoads } from './carriedMasses';
 import { type Boom, boomsOf, mountsOf } from './mounts';
@@ -82,7 +82,7 @@ function facesOf(surface: PlacedSurface): number {
 }
 
 interface KnownBeam {
-  readonly material: Material;
+  readonly material: Board;
   readonly surface: PlacedSurface;
   readonly beam: SurfaceBeam | null;
 }
@@ -100,7 +100,7 @@ const liesAlike = (a: PlacedSurface, b: PlacedSurface): boolean =>
 /** The beam of a surface; null where nobody says what it is made of. */
 export function beamOf(design: Design, surface: PlacedSurface): SurfaceBeam | null {
   const { construction } = surface.source;
-  const material = design.materials.find(({ id }) => id === construction?.material);
+  const material = boardNamed(design, construction?.material);
   if (!construction || !material) return null;
   const before = known.get(surface.source);
   if (before && before.material === material && liesAlike(before.surface, surface)) return before.beam;

@@ -5,10 +5,12 @@ import {
   type Metres,
   type Millimetres,
 } from '@/core/1-base/units/convert';
-import type { Body, Material } from '@/core/2-document/schema/airframe';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { Design } from '@/core/2-document/schema/design';
 import { sliceAt } from '@/core/3-shape/geometry/bodySlice';
 import { type Layup, layupOf, plateStiffness } from '../materials/board';
 import { coveringOf } from '../materials/covering';
+import { type Board, boardNamed } from '../materials/ownBoard';
 import { rodMaterialOf, rodMember, type RodMember } from '../materials/rods';
 import { composite, type Composite, type Fibre } from '../section/composite';
 import { lengthAlong, type Piece, rodFibre, sheetFibres } from '../section/fibres';
@@ -33,15 +35,15 @@ export interface BodyStuff {
 }
 
 interface KnownStuff {
-  readonly material: Material | undefined;
+  readonly material: Board | undefined;
   readonly stuff: BodyStuff;
 }
 
 /** By the body as it is drawn. */
 const known = new WeakMap<Body, KnownStuff>();
 
-export function bodyStuff(body: Body, materials: readonly Material[]): BodyStuff {
-  const material = materials.find(({ id }) => id === body.construction?.material);
+export function bodyStuff(body: Body, design: Pick<Design, 'materials' | 'figures'>): BodyStuff {
+  const material = boardNamed(design, body.construction?.material);
   const before = known.get(body);
   if (before && before.material === material) return before.stuff;
   const stuff = workedOut(body, material);
@@ -49,7 +51,7 @@ export function bodyStuff(body: Body, materials: readonly Material[]): BodyStuff
   return stuff;
 }
 
-function workedOut(body: Body, sheet: Material | undefined): BodyStuff {
+function workedOut(body: Body, sheet: Board | undefined): BodyStuff {
   const { construction } = body;
   const material = construction?.truss ? undefined : sheet;
   const layups = new Map<number, Layup>();

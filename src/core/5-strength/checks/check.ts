@@ -1,6 +1,7 @@
 import { type Fraction, type Kilograms, metresFromMillimetres, type Pascals } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { boardNamed } from '../materials/ownBoard';
 import { layupOf } from '../materials/board';
 import { megapascals } from '../materials/solid';
 
@@ -49,7 +50,7 @@ export const nameOf = ({ name, id }: { readonly name: string; readonly id: strin
 
 /** The board of a part, worked out; null where nobody says. */
 export const boardOf = ({ design }: CheckInput, material: string | undefined) => {
-  const sheet = design.materials.find(({ id }) => id === material);
+  const sheet = boardNamed(design, material);
   return sheet
     ? { sheet, layup: layupOf(sheet, sheet.thickness), thickness: metresFromMillimetres(sheet.thickness) }
     : null;

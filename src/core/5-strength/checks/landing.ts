@@ -14,6 +14,7 @@ import { heldBetween } from '../aircraft/mounts';
 import { type BeamLoad, hardestPlace } from '../beam/beam';
 import { bodyBeam } from '../body/bodyBeam';
 import { bodyStuff } from '../body/bodySection';
+import { boardNamed } from '../materials/ownBoard';
 import { layupOf } from '../materials/board';
 import { boardOf, type Check, type CheckInput, GLUE, nameOf } from './check';
 
@@ -51,7 +52,7 @@ export function motorMount(design: Design, item: MassItem, landing: Fraction): C
       Math.abs(item.position.y - position.y) < 60 &&
       Math.min(...[frames[0]!, frames.at(-1)!].map(({ x }) => Math.abs(item.position.x - position.x - x))) < 80,
   );
-  const sheet = design.materials.find(({ id }) => id === body?.construction?.material);
+  const sheet = boardNamed(design, body?.construction?.material);
   if (!body || !sheet) return [];
   const frame = [body.frames[0]!, body.frames.at(-1)!].reduce((a, b) =>
     Math.abs(item.position.x - body.position.x - b.x) < Math.abs(item.position.x - body.position.x - a.x) ? b : a,
@@ -66,7 +67,7 @@ export function motorMount(design: Design, item: MassItem, landing: Fraction): C
 export function fuselage(input: CheckInput, body: Body, landing: Fraction): Check[] {
   const between = heldBetween(body, input.placed);
   if (!between || body.mirrored) return [];
-  const stuff = bodyStuff(body, input.design.materials);
+  const stuff = bodyStuff(body, input.design);
   const [x0] = vectorFromPoint(body.position);
   const ends = [
     x0 + metresFromMillimetres(body.frames[0]!.x),

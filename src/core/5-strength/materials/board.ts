@@ -1,4 +1,5 @@
 import {
+  type Fraction,
   kilogramsFromGrams,
   kilogramsPerSquareMetre,
   metresFromMillimetres,
@@ -8,6 +9,7 @@ import {
 import type { Material } from '@/core/2-document/schema/airframe';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { type Core, coreOf } from './foam';
+import type { Board } from './ownBoard';
 import { gigapascals, megapascals, scaled, type Solid } from './solid';
 
 /**
@@ -175,22 +177,31 @@ export function plateStrength(layup: Layup): number {
   return Math.min(...least);
 }
 
-/**
- * A sheet layer by layer: as it is taken for, and where a strip of it was bent
- * or broken, as that showed (all its layers alike).
- */
-export function layupOf(material: Material, thickness: Millimetres, covering: Covering | null = null): Layup {
-  const usual = takenFor(material, material.thickness, null);
+/** Stiffness of a strip that was bent over what its board is taken for; null where none was. */
+export function stiffnessSeen(material: Material): Fraction | null {
   const bent = material.sagTest ? measuredBending(material.sagTest) : null;
+  return bent === null ? null : bent / plateStiffness(takenFor(material, material.thickness, null)).bending;
+}
+
+/** Twice the spread of the builder’s own figure, where there is one. */
+const bandOfOwn = ({ own }: Board): Fraction => (own?.spread === undefined ? Infinity : 2 * own.spread);
+
+/**
+ * A sheet layer by layer: as it is taken for or as this builder’s come out, and
+ * where a strip of it was bent or broken, as that showed (all its layers alike).
+ */
+export function layupOf(material: Board, thickness: Millimetres, covering: Covering | null = null): Layup {
+  const bent = stiffnessSeen(material);
   const broken = material.breakTest ? measuredBreak(material.breakTest) : null;
-  const stiffer = bent === null ? 1 : bent / plateStiffness(usual).bending;
-  const stronger = broken === null ? 1 : broken / plateStrength(usual);
+  const stronger = broken === null ? 1 : broken / plateStrength(takenFor(material, material.thickness, null));
   const plain = takenFor(material, thickness, covering);
-  if (bent === null && broken === null) return plain;
+  if (bent === null && broken === null && !material.own) return plain;
+  const stiffer = bent ?? material.own?.stiffness ?? 1;
+  const band = bent === null ? bandOfOwn(material) : MEASURED_BAND;
   const told = <S extends Solid>(solid: S): S => ({
     ...solid,
     ...scaled(solid, stiffer, stronger),
-    band: bent === null ? solid.band : Math.min(MEASURED_BAND, solid.band),
+    band: Math.min(band, solid.band),
   });
   return {
     ...plain,

@@ -1,5 +1,4 @@
 import { metresFromMillimetres, millimetresFromMetres, type Metres } from '@/core/1-base/units/convert';
-import type { Material } from '@/core/2-document/schema/airframe';
 import type { Section } from '@/core/2-document/schema/section';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { contourOf } from '@/core/3-shape/section/contour';
@@ -8,6 +7,7 @@ import { buildOf } from '@/core/3-shape/section/kinds';
 import { tooLowToFold } from '@/core/3-shape/section/tooLowToFold';
 import type { ChordPoint, SectionWall, SectionWalls } from '@/core/3-shape/section/walls';
 import { type Covering, type Layup, layupOf, plateStiffness as plateOf } from '../materials/board';
+import type { Board } from '../materials/ownBoard';
 import { filmOf } from '../materials/covering';
 import { coreOf } from '../materials/foam';
 import { type RodMember, rodMember } from '../materials/rods';
@@ -34,7 +34,7 @@ export interface BuiltSection {
 /** What a surface is made of, worked out once for all its sections. */
 export interface SurfaceStuff {
   readonly surface: PlacedSurface;
-  readonly material: Material | null;
+  readonly material: Board | null;
   readonly covering: Covering | null;
   readonly rods: readonly LaidRod[];
   /** Walls at both ends of every panel, in fractions of the chord there. */
@@ -53,11 +53,7 @@ export interface LaidRod {
   readonly member: RodMember;
 }
 
-export function surfaceStuff(
-  surface: PlacedSurface,
-  material: Material | null,
-  covering: Covering | null,
-): SurfaceStuff {
+export function surfaceStuff(surface: PlacedSurface, material: Board | null, covering: Covering | null): SurfaceStuff {
   return {
     surface,
     material,

@@ -71,8 +71,8 @@ export const drag = numbersGroup(keys, {
     if (!cruise.isTrimmed) return [];
     const data = stripData(prepared.sections, prepared.air, prepared.design.conditions.cruiseSpeed);
     const isOutsideTable = data.some(({ outsideTable }) => outsideTable);
-    const own = prepared.design.figures?.drag;
-    return explainDrag(value, { aspectRatio, lift: cruise.state.lift, isOutsideTable, own });
+    const { figures } = prepared.design;
+    return explainDrag(value, { aspectRatio, lift: cruise.state.lift, isOutsideTable, figures });
   },
 });
 

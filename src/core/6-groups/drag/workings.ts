@@ -1,4 +1,5 @@
-import { input, inputWhenKnown, sectionDragBand, type Working } from '../working';
+import type { Figures } from '@/core/2-document/schema/figures';
+import { input, inputWhenKnown, ownFigure, sectionDragBand, type Working } from '../working';
 
 interface Values {
   readonly total: number | null;
@@ -16,16 +17,17 @@ export function explainDrag(
     aspectRatio,
     lift,
     isOutsideTable,
-    own = 1,
+    figures,
   }: {
     readonly aspectRatio: number | null;
     readonly lift: number;
     readonly isOutsideTable: boolean;
-    readonly own?: number | undefined;
+    readonly figures: Figures | undefined;
   },
 ): Working[] {
   if (total === null || spanEfficiency === null) return [];
-  const known = sectionDragBand(isOutsideTable);
+  const own = figures?.drag ?? 1;
+  const known = sectionDragBand(isOutsideTable, figures?.spreads.drag);
   return [
     {
       id: 'drag',
@@ -41,7 +43,7 @@ export function explainDrag(
         input('e', 'Span efficiency', spanEfficiency, 'ratio'),
         ...inputWhenKnown('C_Di', 'Induced', induced, 'ratio'),
         ...inputWhenKnown('C_Dp', 'Profile', profile, 'ratio'),
-        ...(own === 1 ? [] : [input('k', 'Own figure of drag without lift, counted in it', own, 'ratio')]),
+        ...ownFigure('k', 'Own figure of drag without lift, counted in it', own),
       ],
       source: 'Trefftz plane (Katz & Plotkin, section 8.2.2); strips from the section table',
       range: 'Attached flow',

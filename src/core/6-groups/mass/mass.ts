@@ -65,5 +65,5 @@ export const mass = numbersGroup(keys, {
     };
   },
   explain: ({ prepared }, value, { reference: { area } }) =>
-    explainMass(value, { area, own: prepared.design.figures?.boards }),
+    explainMass(value, { area, figures: prepared.design.figures }),
 });

@@ -1,6 +1,7 @@
+import { type Figures, NO_FIGURES } from '@/core/2-document/schema/figures';
 import type { MassPart } from '@/core/4-weight/massModel';
 import type { Vector3 } from '@/core/1-base/units/convert';
-import { input, type Working } from '../working';
+import { input, ownFigure, type Working } from '../working';
 
 interface Weighed {
   readonly total: number | null;
@@ -14,7 +15,7 @@ const LISTED = 5;
 
 export function explainMass(
   { total, cg, wingLoading, parts }: Weighed,
-  { area, own = 1 }: { readonly area: number | null; readonly own?: number | undefined },
+  { area, figures = NO_FIGURES }: { readonly area: number | null; readonly figures?: Figures | undefined },
 ): Working[] {
   if (total === null || cg === null || wingLoading === null || area === null) return [];
   const heaviest = [...parts].sort((a, b) => b.mass - a.mass).slice(0, LISTED);
@@ -28,7 +29,8 @@ export function explainMass(
       formula: 'x_CG = Σ m x / Σ m over board parts and equipment',
       inputs: [
         input('Σm', 'Total mass', total, 'mass'),
-        ...(own === 1 ? [] : [input('k', 'Own figure of boards, counted in what was not weighed', own, 'ratio')]),
+        ...ownFigure('k', 'Own figure of boards, counted in what was not weighed', figures.boards),
+        ...ownFigure('k_g', 'Own figure of glue, counted where no joint was weighed', figures.glue),
         ...heaviest.flatMap((part) => [
           input('m', part.name, part.mass, 'mass'),
           input('x', `${part.name}, aft of the datum`, part.centre[0], 'length'),

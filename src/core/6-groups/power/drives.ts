@@ -8,6 +8,7 @@ import type { Drive } from '@/core/5-power/drive/drive';
 import { motorByMass } from '@/core/5-power/motor/motorByMass';
 import { type Motor, speedConstantOf } from '@/core/5-power/motor/motor';
 import { packOf } from '@/core/5-power/pack/pack';
+import { calibrated } from '@/core/5-power/propeller/calibrated';
 import { type Propeller, usualPropeller } from '@/core/5-power/propeller/blade';
 import { ownPropeller } from '@/core/5-power/propeller/ownBlade';
 import { type PropellerTable, propellerTable } from '@/core/5-power/propeller/propellerTable';
@@ -68,33 +69,42 @@ export interface DesignDrive extends Drive {
   readonly source: Propulsion;
   /** How far a bench test moved thrust and torque from the blade elements; 1 without one. */
   readonly calibration: { readonly thrust: number; readonly torque: number };
+  /** This builder’s own figure of thrust as it counts here; 1 where its thrust was measured. */
+  readonly own: number;
 }
 
+/** Whether its thrust was measured. */
+const isThrustSeen = ({ benchTest }: Propulsion): boolean => benchTest?.thrust !== undefined;
+
 /** All drives of a design, or what is not known of one. */
-export function drivesOf({ propulsion }: Pick<Design, 'propulsion'>, air: Air): readonly DesignDrive[] | string {
+export function drivesOf(
+  { propulsion, figures }: Pick<Design, 'propulsion' | 'figures'>,
+  air: Air,
+): readonly DesignDrive[] | string {
   if (propulsion.length === 0) return NO_DRIVE;
   const drives: DesignDrive[] = [];
   for (const one of propulsion) {
-    const drive = driveOf(one, air);
+    const drive = driveOf(one, air, figures?.thrust ?? 1);
     if (typeof drive === 'string') return drive;
     drives.push(drive);
   }
   return drives;
 }
 
-function driveOf(one: Propulsion, air: Air): DesignDrive | string {
+function driveOf(one: Propulsion, air: Air, ownThrust: number): DesignDrive | string {
   if (one.rubber) return RUBBER;
   const missing = missingOf(one);
   if (missing) return missing;
   const { benchTest } = one;
+  const own = isThrustSeen(one) ? 1 : ownThrust;
   const drive: Drive = {
     motor: motorOf(one.motor!)!,
-    propeller: tableOf(one, air),
+    propeller: calibrated(tableOf(one, air), own, 1),
     count: one.mirrored ? 2 : 1,
     pack: packOf(one.pack!),
     ...(one.controller?.resistance === undefined ? {} : { controller: one.controller.resistance }),
   };
-  if (!benchTest) return { ...drive, source: one, calibration: { thrust: 1, torque: 1 } };
+  if (!benchTest) return { ...drive, source: one, own, calibration: { thrust: 1, torque: 1 } };
   const { thrust, turns, volts, current } = benchTest;
   const set = calibrate(drive, {
     thrust: thrust === undefined ? undefined : ((kilogramsFromGrams(thrust) * GRAVITY) as Newtons),
@@ -103,7 +113,7 @@ function driveOf(one: Propulsion, air: Air): DesignDrive | string {
     current,
   });
   if (!set.ok) return set.reason;
-  return { ...set.drive, source: one, calibration: { thrust: set.thrust, torque: set.torque } };
+  return { ...set.drive, source: one, own, calibration: { thrust: set.thrust, torque: set.torque } };
 }
 
 /** A winding without resistance would take any current [Ω]. */

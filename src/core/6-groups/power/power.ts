@@ -139,6 +139,7 @@ export const power = numbersGroup(keys, {
       drives: typeof drives === 'string' ? [] : drives,
       weight: isFlight(flight) ? flight.weight : null,
       cruise: design.conditions.cruiseSpeed,
+      figures: design.figures,
       cruiseDrag: isFlight(flight) ? flight.dragAt(flight.cruise) : null,
     });
   },

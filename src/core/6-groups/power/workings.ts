@@ -1,4 +1,5 @@
-import { input, inputWhenKnown, whenKnown, type Working } from '../working';
+import type { Figures } from '@/core/2-document/schema/figures';
+import { input, inputWhenKnown, narrowed, ownFigure, whenKnown, type Working } from '../working';
 import type { DesignDrive } from './drives';
 
 interface Power {
@@ -21,6 +22,7 @@ interface Flown {
   readonly weight: number | null;
   readonly cruise: number;
   readonly cruiseDrag: number | null;
+  readonly figures: Figures | undefined;
 }
 
 const BLADES = 'Glauert, Airplane Propellers, 1935; blade section fitted to Brandt & Selig, AIAA 2011-1255';
@@ -28,7 +30,7 @@ const MOTOR = 'Drela, First- and second-order DC motor models, MIT, 2006/07';
 const BLADE_BAND = 'Single propellers of one label differ so much in thrust; a bench test says more.';
 
 /** How thrust, duration and climb came about. */
-export function explainPower(power: Power, { drives, weight, cruise, cruiseDrag }: Flown): Working[] {
+export function explainPower(power: Power, { drives, weight, cruise, cruiseDrag, figures }: Flown): Working[] {
   const [first] = drives;
   const propeller = first
     ? [
@@ -37,6 +39,10 @@ export function explainPower(power: Power, { drives, weight, cruise, cruiseDrag 
       ]
     : [];
   const calibrated = first && first.calibration.thrust !== 1 ? ' times what the bench test said' : '';
+  const blades = narrowed(
+    { share: 0.15, because: BLADE_BAND },
+    first && first.own !== 1 ? figures?.spreads.thrust : undefined,
+  );
   const heavy = inputWhenKnown('W', 'Weight', weight, 'force');
   return [
     ...whenKnown(power.staticThrust, (value) => ({
@@ -46,11 +52,15 @@ export function explainPower(power: Power, { drives, weight, cruise, cruiseDrag 
       value,
       unit: 'force' as const,
       formula: `Q_motor(ω) = Q_propeller(ω); T = Σ ½ρ W² B c c_n dr, momentum and blade alike on each ring${calibrated}`,
-      inputs: [...propeller, ...inputWhenKnown('n', 'Revolutions', power.staticTurns, 'perSecond')],
+      inputs: [
+        ...propeller,
+        ...inputWhenKnown('n', 'Revolutions', power.staticTurns, 'perSecond'),
+        ...ownFigure('k', 'Own figure of thrust, counted in it', first?.own ?? 1),
+      ],
       source: `${BLADES}; ${MOTOR}`,
       range: 'Model propellers of 5–12 in, full pack, still air',
-      band: 0.15 * value,
-      bandBecause: BLADE_BAND,
+      band: blades.share * value,
+      bandBecause: blades.because,
     })),
     ...whenKnown(power.cruiseElectricPower, (value) => ({
       id: 'cruiseElectricPower',

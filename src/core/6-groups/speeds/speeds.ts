@@ -58,7 +58,7 @@ export const speeds = numbersGroup(keys, {
     };
   },
   explain: ({ prepared }, value, { mass: { wingLoading }, reference: { area } }) =>
-    explainSpeeds(value, { wingLoading, area, density: prepared.air.density }),
+    explainSpeeds(value, { wingLoading, area, density: prepared.air.density, figures: prepared.design.figures }),
 });
 
 /** Slowest speed at which full nose-up control, as far as the tail carries it, gives the load factor of a flare. */

@@ -1,6 +1,8 @@
-import { input, inputWhenKnown, sectionDragBand, whenKnown, type Working } from '../working';
+import type { Figures } from '@/core/2-document/schema/figures';
+import { input, inputWhenKnown, narrowed, sectionDragBand, sectionLiftBand, whenKnown, type Working } from '../working';
 
 const POLAR = 'Trefftz plane and section table over trimmed states between stall and three times that';
+/** Speeds of glide and sink go with about the root of the drag. */
 const GLIDE_BAND = 0.12;
 
 interface Values {
@@ -17,10 +19,15 @@ interface Beside {
   readonly wingLoading: number | null;
   readonly area: number | null;
   readonly density: number;
+  readonly figures: Figures | undefined;
 }
 
 /** Approach, glide, sink and flare. */
-export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Beside): Working[] {
+export function explainSpeeds(speeds: Values, { wingLoading, area, density, figures }: Beside): Working[] {
+  const gliding = narrowed(
+    { share: GLIDE_BAND, because: sectionDragBand(false).because },
+    figures?.spreads.drag === undefined ? undefined : figures.spreads.drag / 2,
+  );
   const loading = inputWhenKnown('m/S', 'Wing loading', wingLoading, 'wingLoading');
   const air = input('ρ', 'Air density', density, 'density');
   return [
@@ -42,7 +49,7 @@ export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Be
       ],
       source: 'Usual practice; pitch floor from lattice control power',
       range: 'Power off',
-      band: value * 0.06,
+      band: (value * sectionLiftBand(false, figures?.spreads.greatestLift).share) / 2,
       bandBecause: 'As the stall speed.',
     })),
     ...whenKnown(speeds.bestGlide, (value): Working => ({
@@ -55,8 +62,8 @@ export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Be
       inputs: [...loading, air, ...inputWhenKnown('C_L/C_D', 'Glide ratio there', speeds.glideRatio, 'ratio')],
       source: POLAR,
       range: 'Attached flow',
-      band: value * GLIDE_BAND,
-      bandBecause: sectionDragBand(false).because,
+      band: value * gliding.share,
+      bandBecause: gliding.because,
     })),
     ...whenKnown(speeds.minimumSink, (value): Working => ({
       id: 'minimumSink',
@@ -68,8 +75,8 @@ export function explainSpeeds(speeds: Values, { wingLoading, area, density }: Be
       inputs: [...loading, air, ...inputWhenKnown('w', 'Sink there', speeds.sink, 'speed')],
       source: POLAR,
       range: 'Attached flow',
-      band: value * GLIDE_BAND,
-      bandBecause: sectionDragBand(false).because,
+      band: value * gliding.share,
+      bandBecause: gliding.because,
     })),
     ...whenKnown(speeds.pitchFloor, (value): Working => ({
       id: 'pitchFloor',

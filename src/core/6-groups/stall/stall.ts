@@ -101,7 +101,7 @@ export const stall = numbersGroup(keys, {
       area,
       density: air.density,
       isOutsideTable,
-      own: design.figures?.greatestLift,
+      figures: design.figures,
     });
   },
 });

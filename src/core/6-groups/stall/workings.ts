@@ -1,5 +1,6 @@
+import type { Figures } from '@/core/2-document/schema/figures';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import { input, inputWhenKnown, sectionLiftBand, whenKnown, type Working } from '../working';
+import { input, inputWhenKnown, ownFigure, sectionLiftBand, whenKnown, type Working } from '../working';
 
 interface Values {
   readonly speed: number | null;
@@ -17,13 +18,14 @@ interface Beside {
   readonly density: number;
   /** True when a strip that may stall flies outside the table of sections. */
   readonly isOutsideTable: boolean;
-  /** Own figure of greatest lift; 1 without. */
-  readonly own?: number | undefined;
+  /** Own figures of the builder. */
+  readonly figures: Figures | undefined;
 }
 
 /** Greatest lift, stall speed, and the same with flaps. */
-export function explainStall(stall: Values, { mass, area, density, isOutsideTable, own = 1 }: Beside): Working[] {
-  const known = sectionLiftBand(isOutsideTable);
+export function explainStall(stall: Values, { mass, area, density, isOutsideTable, figures }: Beside): Working[] {
+  const own = figures?.greatestLift ?? 1;
+  const known = sectionLiftBand(isOutsideTable, figures?.spreads.greatestLift);
   const air = input('ρ', 'Air density', density, 'density');
   return [
     ...whenKnown(stall.speed, (value): Working => ({
@@ -39,7 +41,7 @@ export function explainStall(stall: Values, { mass, area, density, isOutsideTabl
         air,
         ...inputWhenKnown('S', 'Wing area', area, 'area'),
         ...inputWhenKnown('C_Lmax', 'Greatest lift of the trimmed aircraft', stall.liftCoefficient, 'ratio'),
-        ...(own === 1 ? [] : [input('k', 'Own figure of greatest lift, counted in it', own, 'ratio')]),
+        ...ownFigure('k', 'Own figure of greatest lift, counted in it', own),
       ],
       source: 'C_Lmax by critical section (Abbott & von Doenhoff, section 1.5) with section data of board builds',
       range: 'Straight flight, Re 2·10⁴ to 5·10⁵',

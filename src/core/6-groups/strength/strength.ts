@@ -42,6 +42,7 @@ export const strength = numbersGroup(strengthKeys, {
       mass: prepared.weights.properties?.total ?? null,
       cruise: prepared.design.conditions.cruiseSpeed,
       pitch: pitching,
+      own: prepared.design.figures?.stiffness ?? 1,
     }),
 });
 

@@ -1,4 +1,4 @@
-import { input, inputWhenKnown, whenKnown, type Working } from '../working';
+import { input, inputWhenKnown, ownFigure, whenKnown, type Working } from '../working';
 import type { Numbers, ValueOf } from '../group';
 import type { pitch } from '../pitch/pitch';
 import type { strengthKeys } from './keys';
@@ -9,6 +9,8 @@ interface Flight {
   readonly mass: number | null;
   readonly cruise: number;
   readonly pitch: ValueOf<typeof pitch>;
+  /** The builder’s own figure of the stiffness of boards. */
+  readonly own: number;
 }
 
 const BOARDS =
@@ -97,6 +99,7 @@ export function explainStrength(strength: Strength, flight: Flight): Working[] {
               input('E I', 'Stiffness at the root', root.stiffness, 'stiffness'),
             ]
           : []),
+        ...ownFigure('k', 'Own figure of stiffness, counted where no strip was bent', flight.own),
       ],
       source: BEAMS,
       range: SMALL,
