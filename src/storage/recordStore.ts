@@ -1,5 +1,6 @@
 import { Dexie, type Table } from 'dexie';
 import type { z } from 'zod';
+import { keptLast } from '@/core/1-base/keptLast';
 import {
   asGrown,
   NO_RECORDS,
@@ -40,6 +41,20 @@ const HEADS = Object.fromEntries(
 
 type AnyRow = StoredRecord<RecordKind>;
 
+/** So many records are kept as they were read; every change of one reads all of its kind again. */
+const KEPT = 5000;
+
+/** Records by what lies in their row. */
+const KNOWN = Object.fromEntries(
+  RECORD_NAMES.map((kind) => [
+    kind,
+    keptLast(KEPT, (text) => {
+      const read = HEADS[kind].safeParse(JSON.parse(text));
+      return { head: read.success ? read.data : null };
+    }),
+  ]),
+) as Record<RecordKind, (text: string) => { readonly head: unknown }>;
+
 /** What happened to designs: rows of their own, outside the document and its undo. */
 export function recordStore(database: InclinarDatabase) {
   const tableOf = (kind: RecordKind): Table<AnyRow, [string, string]> =>
@@ -49,8 +64,7 @@ export function recordStore(database: InclinarDatabase) {
   /** A row as a record; null when it is none. */
   const headOf = <Kind extends RecordKind>(kind: Kind, row: StoredRecord<Kind>): RecordHead<Kind> | null => {
     const { designId: _owner, ...head } = row;
-    const read = HEADS[kind].safeParse(head);
-    return read.success ? (read.data as RecordHead<Kind>) : null;
+    return KNOWN[kind](JSON.stringify(head)).head as RecordHead<Kind> | null;
   };
   const headsOf = <Kind extends RecordKind>(kind: Kind, rows: readonly AnyRow[]): RecordHead<Kind>[] =>
     rows.flatMap((row) => headOf(kind, row as unknown as StoredRecord<Kind>) ?? []);
