@@ -3,7 +3,7 @@ import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { solveTogether } from '@/core/5-aero/kernel/luFactors';
-import type { BeamLoad } from '../beam/beam';
+import type { BeamLoad } from '../beam/stretch';
 
 /**
  * What every strip of the right half bears per dynamic pressure: force along
@@ -100,19 +100,6 @@ export function beamLoadOf(lattice: Lattice, strip: number, force: number, momen
     force: [0, -tangentZ * force, tangentY * force],
     moment: [0, moment * tangentY, moment * tangentZ],
   };
-}
-
-/** Loads of the strips of one surface at a dynamic pressure. */
-export function surfaceLoads(
-  lattice: Lattice,
-  surface: number,
-  { force, moment }: StripLoads,
-  pressure: number,
-): BeamLoad[] {
-  const loads: BeamLoad[] = [];
-  for (let strip = lattice.firstStrip[surface]!; strip < lattice.firstStrip[surface + 1]!; strip++)
-    loads.push(beamLoadOf(lattice, strip, pressure * force[strip]!, pressure * moment[strip]!));
-  return loads;
 }
 
 /** Weighted sum of loads. */

@@ -7,7 +7,7 @@ import { Solution } from '@/core/6-groups/solution/solution';
 import { numbersOf } from '@/core/6-groups/solve';
 import { DESIGN_VERSION, designSchema } from '@/core/2-document/schema/design';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
-import type { Stretch } from '../beam/beam';
+import type { Stretch } from '../beam/stretch';
 import { boomKept } from '../aircraft/effects';
 import { composite } from '../section/composite';
 import { blockFibre } from '../section/fibres';

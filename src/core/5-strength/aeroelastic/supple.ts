@@ -4,7 +4,9 @@ import type { Parity } from '@/core/5-aero/flowCase';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/kernel/luFactors';
-import { bend, type Beam, type BeamLoad, weighed, weighedMoments } from '../beam/beam';
+import { bentBy, weighed, weighedMoments } from '../beam/beam';
+import { type EachPassing, eachPassing, type Passing } from '../beam/passing';
+import type { Beam } from '../beam/stretch';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { NOUGHT } from '@/core/1-base/numeric/vectors';
 import { keptBy, type Mount } from './mount';
@@ -58,14 +60,14 @@ export interface Supple {
   readonly turnsBy: (loads: StripLoads) => Float64Array;
 }
 
-/** Turn of every strip of a surface about its own direction under loads of a beam [rad]. */
+/** Turn of every strip of a surface about its own direction by what passes its beam [rad]. */
 export function turnsOf(
   beam: SurfaceBeam,
   { strips, firstStrip }: Lattice,
   surface: number,
-  loads: readonly BeamLoad[],
+  passing: Passing,
 ): Float64Array {
-  const { rotation } = bend(beam, loads);
+  const { rotation } = bentBy(beam, passing);
   const first = firstStrip[surface]!;
   return Float64Array.from({ length: firstStrip[surface + 1]! - first }, (_, local) => {
     const { middle, tangentY, tangentZ } = strips[first + local]!;
@@ -90,7 +92,9 @@ const turnedBy = (lattice: Lattice, strip: number): Vector3 => {
 };
 
 /** In which shapes a surface twists, and how much of each one newton and one newton metre on its strips make. */
-interface Twist {
+export interface Twist {
+  /** What passes its beam under one newton and under one newton metre on every strip, strip by strip. */
+  readonly each: EachPassing;
   readonly shapes: TwistShapes;
   readonly shares: ReturnType<typeof sharesByStrip>;
 }
@@ -104,7 +108,9 @@ export function twistsOf(lattice: Lattice, beams: ReadonlyMap<number, SurfaceBea
     const before = known.get(surface);
     if (before) return before;
     const shapes = twistShapes(lattice, surface, isWing(lattice.surfaces[surface]!.source));
-    const made = { shapes, shares: sharesByStrip(shapes, beams.get(surface)!, lattice) };
+    const beam = beams.get(surface)!;
+    const each = eachPassing(beam, unitLoads(lattice, surface));
+    const made = { shapes, each, shares: sharesByStrip(shapes, each, { beam, lattice }) };
     known.set(surface, made);
     return made;
   };
@@ -221,27 +227,37 @@ function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Tur
   return { byForce, byMoment };
 }
 
-/** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
-function sharesByStrip({ surface, byStrip }: TwistShapes, beam: SurfaceBeam, lattice: Lattice) {
+/** One newton and one newton metre on every strip of a surface. */
+function unitLoads(lattice: Lattice, surface: number) {
   const [first, end] = [lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!];
-  const strips = lattice.strips.slice(first, end);
-  const moments = byStrip.map((shares) => {
+  return Array.from({ length: 2 * (end - first) }, (_, index) =>
+    beamLoadOf(lattice, first + (index >> 1), index % 2 === 0 ? 1 : 0, index % 2),
+  );
+}
+
+/** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
+function sharesByStrip(
+  { surface, byStrip }: TwistShapes,
+  { values, stride }: EachPassing,
+  { beam, lattice }: { readonly beam: SurfaceBeam; readonly lattice: Lattice },
+) {
+  const strips = lattice.strips.slice(lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!);
+  const counts = byStrip.map((shares) => {
     const weights = Array.from({ length: beam.stretches.length + 1 }, (): [number, number, number] => [0, 0, 0]);
     strips.forEach(({ middle, tangentY, tangentZ }, local) => {
       const { index, share } = placeOn(beam, middle);
-      for (const [node, part] of [
-        [index, 1 - share],
-        [index + 1, share],
-      ] as const) {
+      const put = (node: number, part: number) => {
         weights[node]![1] += part * tangentY * shares[local]!;
         weights[node]![2] += part * tangentZ * shares[local]!;
-      }
+      };
+      put(index, 1 - share);
+      put(index + 1, share);
     });
     return weighedMoments(beam, weights);
   });
   return strips.map((_, local) => ({
-    byForce: weighed(beam, moments, beamLoadOf(lattice, first + local, 1, 0)),
-    byMoment: weighed(beam, moments, beamLoadOf(lattice, first + local, 0, 1)),
+    byForce: counts.map((one) => weighed(one, values, 2 * local * stride)),
+    byMoment: counts.map((one) => weighed(one, values, (2 * local + 1) * stride)),
   }));
 }
 

@@ -1,9 +1,9 @@
 import type { Fraction } from '@/core/1-base/units/convert';
-import { centreAt, type Internal, internalsAt, type Stretch, workedAt } from '../beam/beam';
-import { dot, minus, plus, times } from '@/core/1-base/numeric/vectors';
-
+import { workedBy } from '../beam/beam';
+import { CUT, PART, type Passing, placeOfCut } from '../beam/passing';
+import type { Stretch } from '../beam/stretch';
 import { rootJoint } from '../joints/rootJoint';
-import { beamLoads, type PullUp, type PullUps, spanShare, type SuppleAircraft } from './suppleAircraft';
+import { type PullUp, type PullUps, spanShare, type SuppleAircraft } from './suppleAircraft';
 
 /** Where an aircraft breaks, and by what. */
 export interface Breaking {
@@ -16,14 +16,23 @@ export interface Breaking {
   readonly isPressed: boolean;
 }
 
+/** What works a section: moments that press its upper side and its rear [N·m], and the force up [N]. */
+interface Working {
+  readonly upward: number;
+  readonly rearward: number;
+  readonly shear: number;
+}
+
 /** A section under loads that grow evenly with the load factor. */
 interface Loaded {
   readonly surface: number;
   readonly place: number;
   readonly stretch: Stretch;
   readonly isJoint: boolean;
-  readonly at: (factor: number) => Internal;
+  readonly at: Grown;
 }
+
+type Grown = (factor: number) => Working;
 
 /** Places that are looked at closely once the hardest worked are known. */
 const CLOSELY = 4;
@@ -35,50 +44,50 @@ const ROUNDS = 12;
 function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[] {
   const all: Loaded[] = [];
   for (const [surface, beam] of body.beams) {
-    const ends = beam.stretches.flatMap((stretch) =>
-      [stretch.from, stretch.to].map((place) => ({ stretch, place, centre: centreAt(stretch, place) })),
-    );
-    const under = (pull: PullUp, loads: PullUp['bent']) => internalsAt(beamLoads(body, surface, loads, pull), ends);
-    const [stiff, bent] = [
-      [under(one, one.rigid), under(two, two.rigid)],
-      [under(one, one.bent), under(two, two.bent)],
-    ] as const;
-    const sections = ends.map(({ stretch, place }, index): Loaded => {
-      const [asDrawn, asBent] = [stiff, bent].map(([first, second]) => grown(first[index]!, second[index]!)) as [
-        Grown,
-        Grown,
-      ];
-      // What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse.
-      const at: Grown = (factor) => {
-        const [a, b] = [asDrawn(factor), asBent(factor)];
-        return bending(stretch, b) > bending(stretch, a) ? b : a;
+    const under = (pull: PullUp, loads: PullUp['bent']) => body.passing(surface, loads, pull);
+    const stiff = [under(one, one.rigid), under(two, two.rigid)] as const;
+    const bent = [under(one, one.bent), under(two, two.bent)] as const;
+    // What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse.
+    const workedAtCut = (at: number): Grown => {
+      const [asDrawn, asBent] = [grown(stiff, at), grown(bent, at)];
+      return (factor) => harder(asDrawn(factor), asBent(factor));
+    };
+    const sections = beam.stretches.map((stretch, index): Loaded => {
+      const [inner, outer] = [workedAtCut(placeOfCut(index, CUT.inner)), workedAtCut(placeOfCut(index, CUT.outer))];
+      // A stretch is alike from end to end: only the end that is bent harder can break.
+      const isInner = Math.abs(outer(START).upward) <= Math.abs(inner(START).upward);
+      return {
+        surface,
+        place: isInner ? stretch.from : stretch.to,
+        stretch,
+        isJoint: false,
+        at: isInner ? inner : outer,
       };
-      return { surface, place, stretch, isJoint: false, at };
     });
-    // A stretch is alike from end to end: only the end that is bent harder can break.
-    for (let inner = 0; inner + 1 < sections.length; inner += 2) {
-      const [a, b] = [sections[inner]!, sections[inner + 1]!];
-      all.push(bending(b.stretch, b.at(START)) > bending(a.stretch, a.at(START)) ? b : a);
-    }
+    all.push(...sections);
     const joint = body.surfaces[surface]!.source.mirrored ? rootJoint(beam) : null;
-    const root = sections[0];
+    const root = beam.stretches[0];
     if (joint && root)
-      all.push({ ...root, stretch: { ...root.stretch, whole: joint, shearStrength: Infinity }, isJoint: true });
+      all.push({
+        surface,
+        place: root.from,
+        stretch: { ...root, whole: joint, shearStrength: Infinity },
+        isJoint: true,
+        at: workedAtCut(placeOfCut(0, CUT.inner)),
+      });
   }
   return all;
 }
 
-type Grown = (factor: number) => Internal;
+const harder = (a: Working, b: Working): Working => (Math.abs(b.upward) > Math.abs(a.upward) ? b : a);
 
-/** What grows evenly with the load factor, from what it is at one and at two. */
+/** What grows evenly with the load factor, from what passes at one and at two. */
 const grown =
-  (one: Internal, two: Internal): Grown =>
-  (factor) => ({
-    force: plus(one.force, times(minus(two.force, one.force), factor - 1)),
-    moment: plus(one.moment, times(minus(two.moment, one.moment), factor - 1)),
-  });
-
-const bending = ({ aft }: Stretch, { moment }: Internal): number => Math.abs(dot(moment, aft));
+  ([one, two]: readonly [Passing, Passing], at: number): Grown =>
+  (factor) => {
+    const part = (which: number) => one[at + which]! + (two[at + which]! - one[at + which]!) * (factor - 1);
+    return { upward: part(PART.upward), rearward: part(PART.rearward), shear: part(PART.shear) };
+  };
 
 /** The load factor from which the search starts. */
 const START = 3;
@@ -92,7 +101,11 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   const [one, two] = [pulls(1), pulls(2)];
   const all = loadedSections(body, one, two);
   if (all.length === 0) return null;
-  const shareOf = ({ stretch, at }: Loaded, factor: number) => workedAt(stretch, at(factor)).share;
+  const workedIn = ({ stretch, at }: Loaded, factor: number) => {
+    const { upward, rearward, shear } = at(factor);
+    return workedBy(stretch, upward, rearward, shear);
+  };
+  const shareOf = (loaded: Loaded, factor: number) => workedIn(loaded, factor).share;
   const hardest = all
     .map((loaded) => ({ loaded, share: shareOf(loaded, START) }))
     .toSorted((a, b) => b.share - a.share)
@@ -104,7 +117,7 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   }
   if (!least) return 'never';
   const { loaded, factor } = least;
-  const { by } = workedAt(loaded.stretch, loaded.at(factor));
+  const { by } = workedIn(loaded, factor);
   const placed = body.surfaces[loaded.surface]!;
   return {
     factor,

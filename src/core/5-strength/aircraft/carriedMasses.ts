@@ -6,7 +6,7 @@ import { distanceAt, bodyHalf, placeOnSurface } from '@/core/3-shape/geometry/on
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { findJunctions } from '@/core/5-aero/junctions';
 import { bodyElements, surfaceElements } from '@/core/4-weight/boardParts';
-import type { BeamLoad } from '../beam/beam';
+import type { BeamLoad } from '../beam/stretch';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 
 /** A mass on the right half of a surface, and how far from its root it hangs on it. */

@@ -1,19 +1,11 @@
 import type { Metres, Pascals, Radians } from '@/core/1-base/units/convert';
-import {
-  type Beam,
-  bend,
-  type Bent,
-  centreAt,
-  type Cut,
-  internalAt,
-  internalsAt,
-  type Stretch,
-  workedAt,
-} from '../beam/beam';
+import { bentBy, workedAt } from '../beam/beam';
+import { CUT, PART, type Passing, placeOfCut } from '../beam/passing';
+import type { Beam, Stretch } from '../beam/stretch';
 import { dot } from '@/core/1-base/numeric/vectors';
 import { curvatureOf, type MemberWorked, membersWorked } from '../section/composite';
 import { developedLength } from '@/core/3-shape/geometry/layout';
-import { beamLoads, type PullUp, type SuppleAircraft } from './suppleAircraft';
+import type { PullUp, SuppleAircraft } from './suppleAircraft';
 
 /** One place along a surface in a pull-up. */
 export interface FlexedNode {
@@ -35,55 +27,48 @@ export interface FlexedNode {
 export type Flex = Pick<FlexedNode, 'bends' | 'twists'>;
 
 /** The shape alone of a surface in a pull-up, from root to tip. */
-export function shapeIn(body: SuppleAircraft, surface: number, pull: PullUp): Flex[] {
-  const beam = body.beams.get(surface)!;
-  return shapeOf(beam, bend(beam, beamLoads(body, surface, pull.bent, pull)));
-}
+export const shapeIn = (body: SuppleAircraft, surface: number, pull: PullUp): Flex[] =>
+  shapeOf(body.beams.get(surface)!, body.passing(surface, pull.bent, pull));
 
 const stretchAt = ({ stretches }: Beam, node: number): Stretch => stretches[Math.min(node, stretches.length - 1)]!;
 
-const shapeOf = (beam: Beam, { rotation, shift }: Bent): Flex[] =>
-  rotation.map((turned, node) => {
+function shapeOf(beam: Beam, passing: Passing): Flex[] {
+  const { rotation, shift } = bentBy(beam, passing);
+  return rotation.map((turned, node) => {
     const { up } = stretchAt(beam, node);
     return { bends: dot(shift[node]!, up), twists: turned[1] * up[2] - turned[2] * up[1] };
   });
+}
 
-/** Ends of the stretches of a beam, from root to tip, each with the stretch that bears it. */
-const endsOf = (beam: Beam) =>
-  [0, ...beam.stretches.map((_, index) => index + 1)].map((node): Cut & { readonly stretch: Stretch } => {
-    const stretch = stretchAt(beam, node);
-    const place = node === 0 ? stretch.from : beam.stretches[node - 1]!.to;
-    return { stretch, place, centre: centreAt(stretch, place) };
-  });
+/** Where what passes the ends of the stretches stands, from root to tip: that of the stretch outboard of it. */
+const cutAtNode = ({ stretches }: Beam, node: number): number =>
+  node < stretches.length ? placeOfCut(node, CUT.inner) : placeOfCut(node - 1, CUT.outer);
 
 /** Bending moments alone along a surface in a pull-up, up positive, from root to tip [N·m]. */
 export function momentsIn(body: SuppleAircraft, surface: number, pull: PullUp): number[] {
-  const ends = endsOf(body.beams.get(surface)!);
-  return internalsAt(beamLoads(body, surface, pull.bent, pull), ends).map(({ moment }, node) =>
-    dot(moment, ends[node]!.stretch.aft),
-  );
+  const beam = body.beams.get(surface)!;
+  const passing = body.passing(surface, pull.bent, pull);
+  return Array.from({ length: beam.stretches.length + 1 }, (_, node) => passing[cutAtNode(beam, node) + PART.upward]!);
 }
 
 /** A surface as it stands in a pull-up, from root to tip, and how hard it is worked. */
 export function flexed(body: SuppleAircraft, surface: number, pull: PullUp): FlexedNode[] {
   const beam = body.beams.get(surface)!;
-  const loads = beamLoads(body, surface, pull.bent, pull);
-  const shape = shapeOf(beam, bend(beam, loads));
+  const passing = body.passing(surface, pull.bent, pull);
   const length = developedLength(beam.surface);
-  const ends = endsOf(beam);
-  const internals = internalsAt(loads, ends);
-  return shape.map((flex, index) => {
-    const { stretch, place } = ends[index]!;
-    const internal = internals[index]!;
-    const { share, by } = workedAt(stretch, internal);
-    const moment = dot(internal.moment, stretch.aft);
+  return shapeOf(beam, passing).map((flex, index) => {
+    const stretch = stretchAt(beam, index);
+    const at = cutAtNode(beam, index);
+    const { share, by } = workedAt(stretch, passing, at);
+    const moment = passing[at + PART.upward]!;
+    const before = index === 0 ? null : beam.stretches[index - 1]!;
     return {
-      share: place / length,
-      y: index === 0 ? stretch.inner[1] : beam.stretches[index - 1]!.outer[1],
+      share: (before?.to ?? stretch.from) / length,
+      y: before?.outer[1] ?? stretch.inner[1],
       moment,
       ...flex,
       worked: share,
-      members: membersWorked(stretch.whole, curvatureOf(stretch.whole, moment, -dot(internal.moment, stretch.up))),
+      members: membersWorked(stretch.whole, curvatureOf(stretch.whole, moment, passing[at + PART.rearward]!)),
       member: by === 'shear' ? 'shear' : (by.fibre?.member ?? 'core'),
       stiffness: stretch.whole.upDown,
       twistStiffness: stretch.twist,
@@ -94,12 +79,12 @@ export function flexed(body: SuppleAircraft, surface: number, pull: PullUp): Fle
 /** Moment about the root of every surface in a pull-up [N·m], by name. */
 export function rootMoments(body: SuppleAircraft, pull: PullUp): Map<string, number> {
   const moments = new Map<string, number>();
-  for (const [surface, beam] of body.beams) {
-    const first = beam.stretches[0];
-    if (!first) continue;
-    const loads = beamLoads(body, surface, pull.bent, pull);
-    moments.set(beam.surface.id, Math.abs(dot(internalAt(loads, 0, centreAt(first, 0)).moment, first.aft)));
-  }
+  for (const [surface, beam] of body.beams)
+    if (beam.stretches.length > 0)
+      moments.set(
+        beam.surface.id,
+        Math.abs(body.passing(surface, pull.bent, pull)[placeOfCut(0, CUT.inner) + PART.upward]!),
+      );
   return moments;
 }
 

@@ -2,6 +2,7 @@ import type { Fraction, Kilograms, MetresPerSecond, Pascals, Radians, Vector3 } 
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
+import type { Lattice } from '@/core/5-aero/lattice';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Parity } from '@/core/5-aero/flowCase';
@@ -19,15 +20,16 @@ import {
   supple,
   type Supple,
   turnsOf,
+  type Twists,
   twistsOf,
 } from '../aeroelastic/supple';
-import { type StripLoads, stripLoadsOf, sumLoads, surfaceLoads, type Total, totalOf } from '../aeroelastic/stripLoads';
-import type { BeamLoad } from '../beam/beam';
+import { type StripLoads, stripLoadsOf, sumLoads, type Total, totalOf } from '../aeroelastic/stripLoads';
+import { addTimes, type Passing, passingOf } from '../beam/passing';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
 import { coveringOf } from '../materials/covering';
 import { type Board, boardNamed } from '../materials/ownBoard';
 import { surfaceStuff } from '../section/sectionAt';
-import { type CarriedMass, carriedMasses, weightLoads } from './carriedMasses';
+import { carriedMasses, weightLoads } from './carriedMasses';
 import { type Boom, boomsOf, mountsOf } from './mounts';
 
 /** What is known of the aircraft before anything bends. */
@@ -49,7 +51,6 @@ export interface SuppleAircraft {
   readonly surfaces: readonly PlacedSurface[];
   readonly beams: ReadonlyMap<number, SurfaceBeam>;
   readonly booms: readonly Boom[];
-  readonly masses: ReadonlyMap<number, readonly CarriedMass[]>;
   readonly alike: Supple;
   /** Unit speed along the datum, unit speed up, unit pitch command: their loads, and what they turn by bending. */
   readonly cases: readonly StripCase[];
@@ -62,7 +63,12 @@ export interface SuppleAircraft {
   readonly line: TrimLine;
   /** Unknowns that the weights of the parts themselves cause at one g. */
   readonly weightTurns: Float64Array;
+  /** What passes the beam of a surface under loads of its strips and its own weights. */
+  readonly passing: PassingIn;
 }
+
+/** What passes a beam in a pull-up of so many times the weight; known again for the same loads. */
+export type PassingIn = (surface: number, loads: StripLoads, pull: Pick<PullUp, 'pressure' | 'factor'>) => Passing;
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
 export interface StripCase {
@@ -114,12 +120,12 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
   const { design, model, about } = stiff;
   const { surfaces } = model.lattice;
   const beams = new Map<number, SurfaceBeam>();
-  const masses = new Map<number, readonly CarriedMass[]>();
+  const byWeight = new Map<number, Passing>();
   surfaces.forEach((surface, index) => {
     const beam = beamOf(design, surface);
     if (!beam) return;
     beams.set(index, beam);
-    masses.set(index, carriedMasses(design, surfaces, surface));
+    byWeight.set(index, passingOf(beam, weightLoads(carriedMasses(design, surfaces, surface), 1)));
   });
   const booms = boomsOf(design, surfaces);
   const mounts = mountsOf(booms, stiff.boomsSofter);
@@ -155,7 +161,6 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     surfaces,
     beams,
     booms,
-    masses,
     alike,
     cases,
     answerTotals: alike.answers.map((answer) => totalOf(model.lattice, answer, 'symmetric', about)),
@@ -169,7 +174,10 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
       return made;
     },
     line,
-    weightTurns: weightTurnsOf({ beams, masses, alike }),
+    weightTurns: sharesOf(alike, (surface) =>
+      turnsOf(beams.get(surface)!, model.lattice, surface, byWeight.get(surface)!),
+    ),
+    passing: passingIn(model.lattice, twists, byWeight),
   };
 }
 
@@ -215,11 +223,25 @@ function steadyStates(
   };
 }
 
-/** Unknowns that the weights of the parts themselves cause at one g. */
-const weightTurnsOf = ({ beams, masses, alike }: Pick<SuppleAircraft, 'beams' | 'masses' | 'alike'>): Float64Array =>
-  sharesOf(alike, (surface) =>
-    turnsOf(beams.get(surface)!, alike.lattice, surface, weightLoads(masses.get(surface)!, 1)),
-  );
+/** Sums what every strip brings by itself. */
+function passingIn(lattice: Lattice, twists: Twists, byWeight: ReadonlyMap<number, Passing>): PassingIn {
+  const known = new WeakMap<StripLoads, Map<number, Passing>>();
+  return (surface, loads, { pressure, factor }) => {
+    const before = known.get(loads) ?? new Map<number, Passing>();
+    known.set(loads, before);
+    const found = before.get(surface);
+    if (found) return found;
+    const { each } = twists(surface);
+    const passing = byWeight.get(surface)!.map((weight) => factor * weight);
+    const first = lattice.firstStrip[surface]!;
+    for (let strip = first; strip < lattice.firstStrip[surface + 1]!; strip++) {
+      addTimes(passing, each, 2 * (strip - first), pressure * loads.force[strip]!);
+      addTimes(passing, each, 2 * (strip - first) + 1, pressure * loads.moment[strip]!);
+    }
+    before.set(surface, passing);
+    return passing;
+  };
+}
 
 /** The unit cases in given shares. */
 export function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
@@ -347,17 +369,6 @@ export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps |
     };
   };
 }
-
-/** Loads on the beam of a surface in a pull-up: of the air, and of its weights [N]. */
-export const beamLoads = (
-  { alike, masses }: SuppleAircraft,
-  surface: number,
-  loads: StripLoads,
-  { pressure, factor }: Pick<PullUp, 'pressure' | 'factor'>,
-): BeamLoad[] => [
-  ...surfaceLoads(alike.lattice, surface, loads, pressure),
-  ...weightLoads(masses.get(surface) ?? [], factor),
-];
 
 /** Share of the span at a place from the root. */
 export const spanShare = (surface: PlacedSurface, place: number): Fraction => place / developedLength(surface);

@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { composite, type Fibre, utilisation } from '../section/composite';
 import { sheetFibres } from '../section/fibres';
-import { bend, type Beam, type BeamLoad, centreAt, internalAt, internalsAt, weighed, weighedMoments } from './beam';
+import { bend, weighed, weighedMoments } from './beam';
+import { addTimes, CUT, eachPassing, PART, passingOf, placeOfCut } from './passing';
+import { type Beam, type BeamLoad, centreAt, internalAt } from './stretch';
 import { cross, dot, plus, times, unit } from '@/core/1-base/numeric/vectors';
 
 const solid = { young: 2e9, shear: 8e8, tension: 2e7, compression: 1e7, band: 0 };
@@ -53,29 +55,45 @@ const loads: readonly BeamLoad[] = [
 describe('a beam', () => {
   const beam = crookedBeam();
 
-  test('what passes many sections is what passes each', () => {
-    const cuts = [0, 0.05, 0.1, 0.11, 0.25, 0.33, 0.34, 0.5, 0.6].map((place) => {
-      const stretch = beam.stretches.find(({ to }) => to >= place)!;
-      return { place, centre: centreAt(stretch, place) };
-    });
-    internalsAt(loads, cuts).forEach(({ force, moment }, index) => {
-      const { place, centre } = cuts[index]!;
-      const one = internalAt(loads, place, centre);
-      for (const axis of [0, 1, 2] as const) {
-        expect(force[axis]).toBeCloseTo(one.force[axis], 12);
-        expect(moment[axis]).toBeCloseTo(one.moment[axis], 12);
+  test('what passes the ends and the middle of every stretch is what lies outboard of it', () => {
+    const passing = passingOf(beam, loads);
+    beam.stretches.forEach((stretch, index) => {
+      const { from, to, along, aft, up } = stretch;
+      for (const [cut, place] of [
+        [CUT.inner, from],
+        [CUT.middle, (from + to) / 2],
+        [CUT.outer, to],
+      ] as const) {
+        const { force, moment } = internalAt(loads, place, centreAt(stretch, place));
+        const at = placeOfCut(index, cut);
+        expect(passing[at + PART.shear]).toBeCloseTo(dot(force, up), 12);
+        expect(passing[at + PART.upward]).toBeCloseTo(dot(moment, aft), 12);
+        expect(passing[at + PART.rearward]).toBeCloseTo(-dot(moment, up), 12);
+        expect(passing[at + PART.twist]).toBeCloseTo(dot(moment, along), 12);
       }
     });
   });
 
+  test('loads one by one add up to what passes under all of them', () => {
+    const each = eachPassing(beam, loads);
+    const sum = new Float64Array(each.stride);
+    [2, -1, 0.5].forEach((times, which) => addTimes(sum, each, which, times));
+    const scaled = [2, -1, 0.5].map((by, which) => {
+      const { force, moment = [0, 0, 0], ...rest } = loads[which]!;
+      return { ...rest, force: times(force, by), moment: times(moment, by) };
+    });
+    passingOf(beam, scaled).forEach((value, at) => expect(sum[at]).toBeCloseTo(value, 12));
+  });
+
   test('rotations weighed by moments are those of the bent beam', () => {
     const weights = [0, 1, 2, 3, 4].map((node): Vector3 => [0.2 * node, 1 - 0.3 * node, 0.5 + node]);
-    const moments = weighedMoments(beam, weights);
-    for (const load of loads) {
+    const counts = weighedMoments(beam, weights);
+    const each = eachPassing(beam, loads);
+    loads.forEach((load, index) => {
       const { rotation } = bend(beam, [load]);
       const expected = rotation.reduce((sum, turned, node) => sum + dot(turned, weights[node]!), 0);
-      expect(weighed(beam, [moments], load)[0]).toBeCloseTo(expected, 12);
-    }
+      expect(weighed(counts, each.values, index * each.stride)).toBeCloseTo(expected, 12);
+    });
   });
 });
 

@@ -6,7 +6,8 @@ import {
   vectorFromPoint,
 } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
-import { bend, type Beam, type BeamLoad, type Stretch } from '../beam/beam';
+import { bend } from '../beam/beam';
+import type { Beam, BeamLoad, Stretch } from '../beam/stretch';
 import { cross, minus, plus, times } from '@/core/1-base/numeric/vectors';
 import { type BodyStuff, bodySectionAt } from './bodySection';
 

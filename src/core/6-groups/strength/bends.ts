@@ -3,7 +3,7 @@ import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
 import { type FlexedNode, flexed, momentsIn, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
 import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
-import { beamLoads, type PullUp, type PullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import type { PullUp, PullUps, SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
 import type { StrengthContext } from './context';
 
@@ -141,7 +141,7 @@ function flexApart(body: SuppleAircraft, limit: PullUp | null): number | null {
       body.beams.get(surface)!,
       body.alike.lattice,
       surface,
-      beamLoads(body, surface, limit.bent, limit),
+      body.passing(surface, limit.bent, limit),
     );
     let [sum, area] = [0, 0];
     turns.forEach((turn, local) => {

@@ -1,0 +1,90 @@
+import { type Beam, type BeamLoad, centreAt } from './stretch';
+
+/**
+ * What passes the sections of a beam: at the inner end, the middle and the
+ * outer end of every stretch the force up V [N] and the moments about its
+ * centre that press the upper side, press the rear, and twist [N·m]: V = F·n,
+ * M·a, −M·n, M·t, with F and M = Σ (r − r₀) × F + M of everything outboard.
+ * Sums of loads are sums of these.
+ */
+export type Passing = Float64Array;
+
+/** Where the three cuts of a stretch begin, and what stands there. */
+export const CUT = { inner: 0, middle: 4, outer: 8 } as const;
+export const PART = { shear: 0, upward: 1, rearward: 2, twist: 3 } as const;
+const STRIDE = 12;
+const CUTS = [CUT.inner, CUT.middle, CUT.outer] as const;
+
+export const placeOfCut = (stretch: number, cut: (typeof CUT)[keyof typeof CUT]): number => STRIDE * stretch + cut;
+
+/** Of every cut: its place along the beam, and the point about which moments count. */
+const known = new WeakMap<Beam, Float64Array>();
+
+function cutsOf(beam: Beam): Float64Array {
+  const before = known.get(beam);
+  if (before) return before;
+  const made = new Float64Array(STRIDE * beam.stretches.length);
+  beam.stretches.forEach((stretch, index) => {
+    const { from, to } = stretch;
+    [from, (from + to) / 2, to].forEach((place, which) => {
+      made.set([place, ...centreAt(stretch, place)], placeOfCut(index, CUTS[which]!));
+    });
+  });
+  known.set(beam, made);
+  return made;
+}
+
+/** Adds what a load brings. Written out: it is asked for every strip. */
+function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: Passing, begin: number): void {
+  const cuts = cutsOf(beam);
+  const [fx, fy, fz] = force;
+  const [ox, oy, oz] = moment ?? [0, 0, 0];
+  for (let index = 0; index < beam.stretches.length; index++) {
+    const { along, aft, up } = beam.stretches[index]!;
+    for (let cut = placeOfCut(index, CUT.inner); cut < STRIDE * (index + 1); cut += CUT.middle) {
+      const place = cuts[cut]!;
+      // Cuts go outwards: nothing of it lies beyond.
+      if (to > from ? place >= to : place > from) return;
+      const share = place <= from ? 1 : (to - place) / (to - from);
+      const middle = place <= from ? 0 : (place - from) / 2;
+      const x = at[0] + middle * way[0] - cuts[cut + 1]!;
+      const y = at[1] + middle * way[1] - cuts[cut + 2]!;
+      const z = at[2] + middle * way[2] - cuts[cut + 3]!;
+      const mx = share * (y * fz - z * fy + ox);
+      const my = share * (z * fx - x * fz + oy);
+      const mz = share * (x * fy - y * fx + oz);
+      const to4 = begin + cut;
+      into[to4 + PART.shear]! += share * (fx * up[0] + fy * up[1] + fz * up[2]);
+      into[to4 + PART.upward]! += mx * aft[0] + my * aft[1] + mz * aft[2];
+      into[to4 + PART.rearward]! -= mx * up[0] + my * up[1] + mz * up[2];
+      into[to4 + PART.twist]! += mx * along[0] + my * along[1] + mz * along[2];
+    }
+  }
+}
+
+/** What passes a beam under loads. */
+export function passingOf(beam: Beam, loads: readonly BeamLoad[]): Passing {
+  const passing = new Float64Array(STRIDE * beam.stretches.length);
+  for (const load of loads) add(beam, load, passing, 0);
+  return passing;
+}
+
+/** What passes a beam under each of several loads by itself, one after the other. */
+export interface EachPassing {
+  readonly values: Float64Array;
+  /** Numbers of one load. */
+  readonly stride: number;
+}
+
+export function eachPassing(beam: Beam, loads: readonly BeamLoad[]): EachPassing {
+  const stride = STRIDE * beam.stretches.length;
+  const values = new Float64Array(stride * loads.length);
+  loads.forEach((load, index) => add(beam, load, values, index * stride));
+  return { values, stride };
+}
+
+/** Adds one of several so many times. */
+export function addTimes(into: Passing, { values, stride }: EachPassing, which: number, times: number): void {
+  if (times === 0) return;
+  for (let at = 0, from = which * stride; at < stride; at++, from++) into[at]! += times * values[from]!;
+}
