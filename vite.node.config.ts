@@ -25,6 +25,8 @@ export default defineConfig({
         ...entry('plans', 'cli/plans.ts'),
         ...entry('fly', 'cli/fly.ts'),
         ...entry('infer', 'cli/infer.ts'),
+        ...entry('sweep', 'cli/sweep.ts'),
+        ...entry('tolerances', 'cli/tolerances.ts'),
         ...entry('validate', 'cli/validate.ts'),
         ...entry('bench', 'bench/main.bench.ts'),
         ...entry('screenshots', 'cli/screenshots.ts'),

@@ -13,7 +13,7 @@ import { LAUNCHES, launchingOf } from '@/core/7-flight/launches';
 import { PILOTS } from '@/core/7-flight/pilots';
 import { thrustOf } from '@/core/7-flight/thrust';
 import { sentence } from '@/words/formatQuantity';
-import { readOrRefuse, refuse } from './refuse';
+import { numberOf, readOrRefuse, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s fly -- FILE.json [options]
 
@@ -63,14 +63,6 @@ function readArguments() {
   } catch (error) {
     return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
   }
-}
-
-/** A number between limits, or the end. */
-function numberOf(name: string, text: string, least: number, most: number): number {
-  const value = Number(text);
-  return text.trim() !== '' && value >= least && value <= most
-    ? value
-    : refuse([`--${name} ${text}: give a number from ${least} to ${most}.`]);
 }
 
 function main(): void {

@@ -16,3 +16,11 @@ export function readOrRefuse(path: string): string {
     ]);
   }
 }
+
+/** A number between limits, or the end. */
+export function numberOf(name: string, text: string, least: number, most: number): number {
+  const value = Number(text);
+  return text.trim() !== '' && value >= least && value <= most
+    ? value
+    : refuse([`--${name} ${text}: give a number from ${least} to ${most}.`]);
+}

@@ -1,6 +1,6 @@
 import { dormandPrince, type OdeEvent, UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import type { Steps } from '@/core/1-base/steps';
-import type { Metres, MetresPerSecond, Radians, Seconds, Vector3 } from '@/core/1-base/units/convert';
+import type { Fraction, Metres, MetresPerSecond, Radians, Seconds, Vector3 } from '@/core/1-base/units/convert';
 import type { AirField, Terrain } from './air';
 import { attitudeOf } from './attitude';
 import type { Carried } from './carried';
@@ -12,7 +12,7 @@ import { judgeFlight, type Outcome } from './judgeFlight';
 import { carriedBy } from './carriedBy';
 import { pathOf, pilot, type PilotName } from './pilots';
 import type { ThrustOf } from './thrust';
-import { AT, launchState, quaternionAt, STATE_SIZE } from './rigidBody';
+import { type BodyLoads, AT, launchState, quaternionAt, STATE_SIZE } from './rigidBody';
 
 export interface FlightPlan {
   readonly launch: Throw;
@@ -28,6 +28,11 @@ export interface FlightPlan {
   readonly air?: AirField;
   /** Whether enough has been seen by a time of it; it is followed to its end without. */
   readonly isSeen?: (t: Seconds, happened: readonly FlightEvent[]) => boolean;
+  /** What acts on it beside the drawing, as built otherwise than drawn, and how many times its mass it has. */
+  readonly beside?: (state: ArrayLike<number>) => BodyLoads;
+  readonly heavier?: Fraction;
+  /** Commands that it stands at with the sticks in the middle, beside those of the pilot. */
+  readonly stands?: Pick<Commands, 'pitch' | 'roll'>;
   /** Error allowed in a step, of every part of the state; as fine as anyone can see without. */
   readonly relative?: number;
 }
@@ -110,7 +115,12 @@ function flightOf(model: FlyingModel, plan: FlightPlan, scale: number) {
     // What went on before has shown where it begins.
     if (recorded.samples.t.length > 0 && sample * every === from.t) sample++;
     for (const step of dormandPrince({
-      rate: model.rate({ ...surroundings, commands: flown.commands, carried: flown.carried }),
+      rate: model.rate({
+        ...surroundings,
+        heavier: plan.heavier,
+        commands: plan.stands ? standing(flown.commands, plan.stands) : flown.commands,
+        carried: flown.carried ?? plan.beside,
+      }),
       start: from.t,
       end: to,
       initial: from.state,
@@ -176,6 +186,13 @@ function flightOf(model: FlyingModel, plan: FlightPlan, scale: number) {
     },
   };
 }
+
+const standing =
+  (commands: Leg['commands'], { pitch, roll }: Pick<Commands, 'pitch' | 'roll'>): Leg['commands'] =>
+  (t, state) => {
+    const own = commands(t, state);
+    return { ...own, pitch: (own.pitch + pitch) as Radians, roll: (own.roll + roll) as Radians };
+  };
 
 interface Leg {
   readonly from: Freed;

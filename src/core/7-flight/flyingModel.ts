@@ -1,10 +1,10 @@
-import type { Metres, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { Fraction, Metres, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { apparentMass } from '@/core/5-aero/apparentMass';
 import { addLoads, type Load, scaleLoad } from '@/core/5-aero/forces';
 import { lateWash } from '@/core/6-groups/motion/lateWash';
 import { numbersOf } from '@/core/6-groups/solve';
-import { plus } from '@/core/1-base/numeric/vectors';
+import { plus, times } from '@/core/1-base/numeric/vectors';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
 import { FORGOTTEN, groundInFlight } from '@/core/6-groups/solution/groundEffect';
 import { Solution } from '@/core/6-groups/solution/solution';
@@ -52,6 +52,8 @@ export interface Surroundings {
   readonly ground?: ((state: ArrayLike<number>) => Metres) | undefined;
   /** What carries it beside air, drives and weight, in flight axes about the balance point; nothing without. */
   readonly carried?: ((state: ArrayLike<number>, commands: Commands) => BodyLoads) | undefined;
+  /** How many times its mass it has, spread alike: all that acts on it moves it the less; once without. */
+  readonly heavier?: Fraction | undefined;
   /** What the drives do and what they blow. */
   readonly drives?: ThrustOf | undefined;
   /** Velocity of the air in earth axes, z down [m/s], at the balance point or off it (in the same axes); still air without. */
@@ -67,6 +69,11 @@ export interface MovingAir {
 const together = (a: BodyLoads, b: BodyLoads): BodyLoads => ({
   force: plus(a.force, b.force),
   moment: plus(a.moment, b.moment),
+});
+
+const divided = ({ force, moment }: BodyLoads, by: number): BodyLoads => ({
+  force: times(force, 1 / by),
+  moment: times(moment, 1 / by),
 });
 
 /** A velocity of the earth as the aircraft has it. */
@@ -250,7 +257,7 @@ export function flyingModel(
     },
     loads,
     nearGround,
-    rate: ({ commands, drives, carried, air: airAt, ground: heightAt }) => {
+    rate: ({ commands, drives, carried, heavier = 1, air: airAt, ground: heightAt }) => {
       flow.forget();
       const rigid = flightRate(body, (t, state) => {
         const moving = airAt && airOver((off) => airAt(t, state, off), state, { span: reference.span, arm });
@@ -258,7 +265,8 @@ export function flyingModel(
         const driven = drives?.(throughAir(state, moving), commanded.sticks);
         const own = loads(state, commanded, moving, driven?.jets, heightAt?.(state));
         const all = driven ? together(own, driven) : own;
-        return carried ? together(all, carried(state, commanded)) : all;
+        const whole = carried ? together(all, carried(state, commanded)) : all;
+        return heavier === 1 ? whole : divided(whole, heavier);
       });
       return (t, state, out) => {
         rigid(t, state, out);

@@ -114,10 +114,15 @@ export function withFault(drawn: Drawn, fault: Fault, size: number): Faulty {
   }
 }
 
+const reach = (surface: Surface) => Math.max(...surface.stations.map(({ distanceFromRoot }) => distanceFromRoot));
+
+/** The wing that a warp counts on: the widest of two halves. */
+export const widestWing = (surfaces: Design['surfaces']): Surface | undefined =>
+  surfaces.filter(isWarped).toSorted((a, b) => reach(b) - reach(a))[0];
+
 /** Twice from tip to tip on the widest wing, the left tip nose up. */
 function warped(surfaces: Design['surfaces'], size: number): Design['surfaces'] {
-  const span = (surface: Surface) => Math.max(...surface.stations.map(({ distanceFromRoot }) => distanceFromRoot));
-  const widest = surfaces.filter(isWarped).toSorted((a, b) => span(b) - span(a))[0];
+  const widest = widestWing(surfaces);
   return surfaces.map((surface) => {
     if (surface !== widest) return surface;
     const drawn = surface.stations.at(-1)!.twist;

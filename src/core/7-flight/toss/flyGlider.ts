@@ -1,5 +1,6 @@
 import { dormandPrince } from '@/core/1-base/numeric/dormandPrince';
 import type { Fraction, Kilograms, Metres, MetresPerSecond, Radians, Seconds } from '@/core/1-base/units/convert';
+import { minus } from '@/core/1-base/numeric/vectors';
 import { turnMatrix } from '../attitude';
 import { pathOf } from '../pilots';
 import { AT, type BodyLoads, flightRate, launchState, quaternionAt, type RigidBody, STATE_SIZE } from '../rigidBody';
@@ -46,8 +47,9 @@ export interface TossShows {
   /** How much steeper than thrown it climbs at most, and how steep it is at the end. */
   readonly rise: Radians;
   readonly endPath: Radians;
-  /** Largest angle of attack over that of the stall. */
+  /** Largest angle of attack over that of the stall, and when it stalls first; null where it does not. */
   readonly overStall: Radians;
+  readonly stallsAt: Seconds | null;
   /** Heading gone through, right positive. */
   readonly turned: Radians;
   /** Over ground, at the end. */
@@ -83,6 +85,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
   );
   const state = start.slice();
   let [steepest, highest, turned, heading, last] = [-Infinity, -Infinity, 0, 0, 0];
+  let stallsAt: Seconds | null = null;
   for (const step of dormandPrince({
     rate: flightRate(body, loads),
     start: 0,
@@ -99,6 +102,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
     const [u, v, w] = [state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!];
     steepest = Math.max(steepest, pathOf(state));
     highest = Math.max(highest, Math.atan2(w, u));
+    if (stallsAt === null && highest > glider.stallAngle) stallsAt = last;
     const across = turnMatrix(quaternionAt(state));
     const now = Math.atan2(
       across[1][0] * u + across[1][1] * v + across[1][2] * w,
@@ -116,6 +120,7 @@ export function flyGlider(glider: Glider, setting: TossSetting, errors: Errors):
     rise: steepest - setting.path,
     endPath: pathOf(state),
     overStall: highest - glider.stallAngle,
+    stallsAt,
     turned,
     endSpeed: Math.hypot(state[AT.speed]!, state[AT.speed + 1]!, state[AT.speed + 2]!),
   };
@@ -148,7 +153,11 @@ function bodyOf({ model, scale }: Glider, { mass, balance }: TossSetting): Rigid
 }
 
 /** Air loads of a glider with its shim, its balance point and its errors. */
-function loadsOf(glider: Glider, { balance, shim, wind }: TossSetting, errors: Errors) {
+function loadsOf(
+  glider: Glider,
+  { balance, shim, wind }: Pick<TossSetting, 'balance' | 'shim' | 'wind'>,
+  errors: Errors,
+) {
   const { model, scale, table, pitching, sideways, leastDrag } = glider;
   const row = new Float64Array(COLUMNS);
   const { density } = model.prepared.air;
@@ -195,5 +204,17 @@ function loadsOf(glider: Glider, { balance, shim, wind }: TossSetting, errors: E
         pressure * (span * side(2) + aft * y),
       ],
     };
+  };
+}
+
+const AS_DRAWN = { balance: 0, shim: 0, wind: 0 } as const;
+const NO_ERRORS: Errors = { decalage: 0, balance: 0, drag: 0, warp: 0 };
+
+/** What errors alone add to the loads of a model of full size, by the tables of its glider. */
+export function errorLoads(glider: Glider, errors: Errors): (state: ArrayLike<number>) => BodyLoads {
+  const [wrong, right] = [loadsOf(glider, AS_DRAWN, errors), loadsOf(glider, AS_DRAWN, NO_ERRORS)];
+  return (state) => {
+    const [a, b] = [wrong(0, state as Float64Array), right(0, state as Float64Array)];
+    return { force: minus(a.force, b.force), moment: minus(a.moment, b.moment) };
   };
 }

@@ -66,12 +66,12 @@ const withTurn = (design: Design, surface: string, turn: number): Design => ({
   surfaces: design.surfaces.map((one) => (one.id === surface ? { ...one, incidence: one.incidence + turn } : one)),
 });
 
-/** Reduces a design to a glider of a scale; says why not where it cannot be flown. */
-export function gliderOf(design: Design, scale = 1): Glider | Unflyable {
-  const model = flyingModel(design, { scale });
+/** Reduces a design to a glider of a scale; says why not where it cannot be flown. Powered, its propellers do not drag. */
+export function gliderOf(design: Design, scale = 1, { isPowered = false } = {}): Glider | Unflyable {
+  const model = flyingModel(design, { scale, isPowered });
   if ('because' in model) return model;
   const trimmer = trimmerOf(design);
-  const other = trimmer === null ? model : flyingModel(withTurn(design, trimmer, 1), { scale });
+  const other = trimmer === null ? model : flyingModel(withTurn(design, trimmer, 1), { scale, isPowered });
   if ('because' in other) return other;
   const { reference } = model.prepared;
   const { area, span, meanChord: chord } = reference;

@@ -117,6 +117,7 @@ const NOWHERE: TossShows = {
   rise: 0,
   endPath: -Math.PI / 2,
   overStall: Math.PI / 2,
+  stallsAt: 0,
   turned: 0,
   endSpeed: 0,
 };

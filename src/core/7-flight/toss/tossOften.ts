@@ -34,13 +34,14 @@ export type Spread =
 
 const THROWS = 200;
 /** A step may be off by that much: many are looked at, none closely. */
-const COARSELY = 1e-3;
+export const COARSELY = 1e-3;
 /** From one throw to the next other gusts blow: parts of the golden section never come round. */
 const GOLDEN = 0.6180339887498949;
-const STALL_FREE = 3;
-const SOFT = 2;
+/** As long as that no wing stalls in one that goes well [s], and so fast it may sink at its end [m/s]. */
+export const STALL_FREE = 3;
+export const SOFT = 2;
 /** So long after it is let go a launch under power has gone well or not, and one that stalled at once has been seen to [s]. */
-const SEEN = 4;
+export const SEEN = 4 as Seconds;
 const NOT_FREE = 'It does not come off: nothing flies that could scatter.';
 const TUMBLES: Landing = { x: 0, y: 0, outcome: 'tumbles', isDown: true, isWell: false };
 
@@ -99,7 +100,8 @@ function* carried(model: FlyingModel, plan: FlightPlan, scale: number): Steps<Fr
 const stalledAtOnce = (began: Seconds, happened: readonly FlightEvent[]): boolean =>
   happened.some(({ name, t }) => name === 'stall' && t < began + STALL_FREE);
 
-function landingOf(began: Seconds, flies: () => Flown): Landing {
+/** Judges a flight from the time on at which it was let go. */
+export function landingOf(began: Seconds, flies: () => Flown): Landing {
   try {
     const { samples, events, outcome } = flies();
     const last = samples.t.length - 1;

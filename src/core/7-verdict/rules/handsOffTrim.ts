@@ -20,11 +20,11 @@ import type { Numbers } from '@/core/6-groups/page';
 import { makeRule } from '../makeRule';
 
 /** Share of C_Lmax above which a gust stalls it hands off. */
-const MOST = 0.85;
+export const MOST_HANDS_OFF = 0.85;
 /** Height at which a hand lets go, and at which nobody wants to be surprised [m]. */
-const LAUNCH_HEIGHT = 1.8;
+export const LAUNCH_HEIGHT = 1.8;
 /** Seconds until the ground below which nobody catches it, hardly anybody, and where it is worth a word. */
-const TOO_SOON = 0.65;
+export const TOO_SOON = 0.65;
 const SOON = 0.8;
 const NOTICED = 0.95;
 /** Share of the up travel that is little: so much of it, trimmed in before the launch, takes a dive away. */
@@ -101,7 +101,7 @@ function judge(design: Design, analysis: Numbers, most: number, moment: number):
       : say`Hands off nothing holds the nose, and it starts off ${way}: let go, it goes on that way faster and faster.`;
     return { severity: 'stop', says };
   }
-  if (lift > MOST * most) {
+  if (lift > MOST_HANDS_OFF * most) {
     const beyond = lift >= most;
     return {
       severity: beyond ? 'stop' : 'caution',

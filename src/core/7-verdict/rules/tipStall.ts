@@ -3,7 +3,7 @@ import { degrees, nameOf, percent, say } from '@/core/1-base/words/phrase';
 import { makeRule } from '../makeRule';
 
 /** Beyond this share of the half span a stall takes the ailerons and drops a wing. */
-const OUTBOARD = 0.7;
+export const OUTBOARD = 0.7;
 
 /** The stall starts near the tip. */
 export const tipStall = makeRule(

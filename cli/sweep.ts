@@ -1,0 +1,127 @@
+import '@/core/1-base/zodSetup';
+import { parseArgs } from 'node:util';
+import { finish } from '@/core/1-base/steps';
+import { readDesignText } from '@/core/2-document/readDesign';
+import type { Design } from '@/core/2-document/schema/design';
+import { outputFault } from '@/core/9-compare/outputs';
+import { sweep, type Swept, valuesBetween } from '@/core/9-compare/sweep';
+import { variedField } from '@/core/9-compare/variedInput';
+import { sentence } from '@/words/formatQuantity';
+import { numberOf, readOrRefuse, refuse } from './refuse';
+
+const HELP = `Usage: npm run -s sweep -- FILE.json --field /path --from A --to B --steps N --outputs a,b,c
+
+Takes one number of a design through N values from A to B, both among them, and
+prints what the analysis says at each as one JSON object. Values in the units of
+the document (mm, g, °, m/s), outputs in SI units and radians.
+
+  --field PATH       such as /surfaces/wing/stations/0/chord; parts by their id or place
+  --from A --to B    its ends
+  --steps N          how many values, 1 to 2001 (11 without it)
+  --field2, --from2, --to2, --steps2
+                     a second one: outputs are then a row for each value of the first
+  --outputs LIST     names such as pitch.staticMargin,stall.speed,findings.cautions
+  --help             this text
+
+Where there is no number it is null, and "reasons" says why at that place. What
+cannot be swept goes to standard error with the place and the remedy; exit status 2.`;
+
+const MOST_STEPS = 2001;
+const MOST_POINTS = 10_000;
+const FAR = 1e9;
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        field: { type: 'string' },
+        from: { type: 'string' },
+        to: { type: 'string' },
+        steps: { type: 'string', default: '11' },
+        field2: { type: 'string' },
+        from2: { type: 'string' },
+        to2: { type: 'string' },
+        steps2: { type: 'string', default: '11' },
+        outputs: { type: 'string' },
+        help: { type: 'boolean', default: false },
+      },
+    });
+  } catch (error) {
+    return refuse([
+      error instanceof Error ? error.message : String(error),
+      'Ends below nought are given as --from=-3. See --help.',
+    ]);
+  }
+}
+
+type Values = ReturnType<typeof readArguments>['values'];
+
+/** One input and its values, or the end. */
+function sweptOf(design: Design, values: Values, place: '' | '2'): Swept {
+  const path = values[`field${place}`];
+  if (path === undefined) return refuse([`--field${place}: give the path of a number. See --help.`]);
+  const varied = variedField(design, path);
+  if (!varied.ok) return refuse([`--field${place}: ${varied.because}`]);
+  const ends = (['from', 'to'] as const).map((end) => {
+    const text = values[`${end}${place}`];
+    if (text === undefined) return refuse([`--${end}${place}: give a value in the unit of ${path}.`]);
+    const value = numberOf(`${end}${place}`, text, -FAR, FAR);
+    const set = varied.input.set(design, value);
+    return set.ok ? value : refuse([`--${end}${place} ${text}: ${sentence(set.because)}`]);
+  }) as [number, number];
+  const steps = numberOf(`steps${place}`, values[`steps${place}`], 1, MOST_STEPS);
+  if (!Number.isInteger(steps)) return refuse([`--steps${place} ${steps}: give a whole number.`]);
+  return { input: varied.input, values: valuesBetween(...ends, steps) };
+}
+
+function main(): void {
+  const { values, positionals } = readArguments();
+  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  const [file, ...others] = positionals;
+  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const read = readDesignText(readOrRefuse(file));
+  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
+  const names = (values.outputs ?? '')
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
+  if (names.length === 0) return refuse(['--outputs: name at least one number, such as pitch.staticMargin.']);
+  const faults = [...new Set(names)].flatMap((name) => outputFault(name) ?? []);
+  if (faults.length > 0) return refuse(faults.map((because) => `--outputs: ${because}`));
+  if (values.field2 !== undefined && values.field2 === values.field)
+    return refuse(['--field2: is the first one again; name another.']);
+  const swept = [
+    sweptOf(read.design, values, ''),
+    ...(values.field2 === undefined ? [] : [sweptOf(read.design, values, '2')]),
+  ];
+  const points = swept.reduce((product, one) => product * one.values.length, 1);
+  if (points > MOST_POINTS) return refuse([`That are ${points} analyses: at most ${MOST_POINTS}; take fewer steps.`]);
+  const told = finish(sweep(read.design, swept, names));
+  /** In rows of the first input, where there are two. */
+  const laidOut = <Value>(all: readonly Value[]): readonly Value[] | readonly Value[][] => {
+    const wide = swept[1]?.values.length;
+    return wide === undefined
+      ? all
+      : Array.from({ length: all.length / wide }, (_, row) => all.slice(row * wide, (row + 1) * wide));
+  };
+  const result = {
+    format: 'inclinar-sweep',
+    version: 1,
+    inputs: Object.fromEntries(swept.map(({ input, values: own }) => [input.name, own])),
+    units: Object.fromEntries(swept.map(({ input }) => [input.name, input.unit])),
+    drawn: Object.fromEntries(swept.map(({ input }) => [input.name, input.valueIn(read.design)])),
+    outputs: Object.fromEntries(
+      names.map((name) => [name, laidOut(told.map(({ outputs }) => outputs.get(name)!.value))]),
+    ),
+    reasons: told.flatMap(({ at, outputs }) =>
+      names.flatMap((output) => {
+        const one = outputs.get(output)!;
+        return one.value === null ? [{ at, output, because: one.because }] : [];
+      }),
+    ),
+  };
+  process.stdout.write(`${JSON.stringify(result, null, 2)}\n`);
+}
+
+main();

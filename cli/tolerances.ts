@@ -1,0 +1,78 @@
+import '@/core/1-base/zodSetup';
+import { parseArgs } from 'node:util';
+import { finish } from '@/core/1-base/steps';
+import { readDesignText } from '@/core/2-document/readDesign';
+import { tolerate } from '@/core/9-compare/tolerances/tolerances';
+import { sentence } from '@/words/formatQuantity';
+import { numberOf, readOrRefuse, refuse } from './refuse';
+
+const HELP = `Usage: npm run -s tolerances -- FILE.json [options]
+
+Builds a design many times, each a little off as hands and boards are, and prints
+as one JSON object how its numbers are spread and how often every verdict holds.
+SI units and radians.
+
+  --draws N      how many, 16 to 100000 (1024 without it)
+  --seed S       a whole number; the same one draws the same (1 without it)
+  --help         this text
+
+outputs: median, the middle nine tenths (p05, p95), mean, sigma and what is drawn;
+chances: inWindow (balances in its window), handsOff (flies hands off between dive
+and stall), noTipStall, rollTrimmable, firstThrow (all of them, and a throw by hand
+that goes well, with full power where its drive is known; null where it is not
+launched by hand); shares: what of the variance
+of an output each input brings; inputs: what was off by how much, one standard
+deviation; failed: draws in which nothing holds the nose. Errors of building and
+of the sections alone: no wind, no pilot. Nothing here says that an aircraft is safe.
+Faults of the file go to standard error with their place; exit status 2.`;
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        draws: { type: 'string', default: '1024' },
+        seed: { type: 'string', default: '1' },
+        help: { type: 'boolean', default: false },
+      },
+    });
+  } catch (error) {
+    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
+  }
+}
+
+/** A whole number between limits, or the end. */
+function wholeOf(name: string, text: string, least: number, most: number): number {
+  const value = numberOf(name, text, least, most);
+  return Number.isInteger(value) ? value : refuse([`--${name} ${text}: give a whole number.`]);
+}
+
+function main(): void {
+  const { values, positionals } = readArguments();
+  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  const [file, ...others] = positionals;
+  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const draws = wholeOf('draws', values.draws, 16, 100_000);
+  const seed = wholeOf('seed', values.seed, 0, 0x7fffffff);
+  const read = readDesignText(readOrRefuse(file));
+  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
+  const told = finish(tolerate(read.design, { draws, seed }));
+  if (!told.ok) return refuse([`${file}: ${told.because}`]);
+  const { failed, outputs, chances, reasons, tolerances } = told;
+  const entries = Object.entries(outputs);
+  const result = {
+    format: 'inclinar-tolerances',
+    version: 1,
+    draws,
+    seed,
+    failed,
+    inputs: Object.fromEntries(tolerances.map(({ id, sigma }) => [id, sigma])),
+    outputs: Object.fromEntries(entries.map(([name, { shares: _shares, ...spread }]) => [name, spread])),
+    chances,
+    shares: Object.fromEntries(entries.map(([name, { shares }]) => [name, shares])),
+    reasons,
+  };
+  process.stdout.write(`${JSON.stringify(result, null, 2)}\n`);
+}
+
+main();

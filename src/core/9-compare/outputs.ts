@@ -1,0 +1,62 @@
+import { closest, distance } from 'fastest-levenshtein';
+import type { Design } from '@/core/2-document/schema/design';
+import { tableOfUnits } from '@/core/6-groups/describe';
+import type { Numbers } from '@/core/6-groups/page';
+import { numbersOf } from '@/core/6-groups/solve';
+import { checkRules, withoutRemedies } from '@/core/7-verdict/judge';
+
+/** What of a design is compared: a number of the analysis by its name, such as `pitch.staticMargin`, or how much is found. */
+export type OutputName = string;
+
+/** How many findings there are, in all and of the graver kinds. */
+const COUNTS = ['findings.count', 'findings.stops', 'findings.cautions'] as const;
+const SEVERITIES = { 'findings.stops': 'stop', 'findings.cautions': 'caution' } as const;
+
+/** A number, or why there is none. */
+export type OutputValue = { readonly value: number } | { readonly value: null; readonly because: string };
+
+const isCount = (name: string): name is (typeof COUNTS)[number] => (COUNTS as readonly string[]).includes(name);
+
+/** Names that can be asked for; members of lists stand for all of theirs. */
+export const outputNames = (): readonly string[] => [...tableOfUnits().map(({ key }) => key), ...COUNTS];
+
+/** How many names are offered to one that is not known, and how unlike they may be, as a share of their length. */
+const UNLIKE = 0.5;
+
+/** Why a name is none of the analysis, with what was perhaps meant; null for one that is. */
+export function outputFault(name: string): string | null {
+  const names = outputNames();
+  const plain = name.replace(/\.\d+(?=\.|$)/g, '[]');
+  const known = new Set(names.flatMap((one) => [one, `${one}[]`]));
+  if (known.has(name) || known.has(plain)) return null;
+  const near = closest(name, names);
+  const meant = distance(name, near) <= UNLIKE * name.length ? ` Was ${near} meant?` : '';
+  return `${name} is no number of the analysis.${meant} analyse --units lists all of them.`;
+}
+
+/** One number out of those of a design; only the groups that it needs are computed. */
+function outputIn(numbers: Numbers, design: Design, name: OutputName): OutputValue {
+  if (isCount(name)) {
+    const found = withoutRemedies(checkRules(design, numbers));
+    const value =
+      name === 'findings.count' ? found.length : found.filter(({ severity }) => severity === SEVERITIES[name]).length;
+    return { value };
+  }
+  const [group = '', ...keys] = name.split('.');
+  const whole = (numbers as unknown as Record<string, unknown>)[group];
+  let value: unknown = whole;
+  for (const key of keys)
+    value = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined;
+  if (typeof value === 'number') return { value };
+  if (typeof value === 'boolean') return { value: Number(value) };
+  const reasons = (whole as { readonly reasons?: Record<string, unknown> } | null)?.reasons;
+  const reason = reasons?.[keys[0] ?? ''];
+  return { value: null, because: typeof reason === 'string' ? reason : 'There is none in this design.' };
+}
+
+/** Several numbers of one design. */
+export function outputsOf(design: Design, names: readonly OutputName[]): Map<OutputName, OutputValue> {
+  const withBands = names.some((name) => name.startsWith('bands.'));
+  const numbers = numbersOf(design, withBands ? {} : { without: ['bands'] });
+  return new Map(names.map((name) => [name, outputIn(numbers, design, name)]));
+}

@@ -1,0 +1,112 @@
+import { describe, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
+import { expectWithin } from '#/tests/matchers';
+import { finish } from '@/core/1-base/steps';
+import { withFields } from '@/core/2-document/edit/withFields';
+import { analyse } from '@/core/analyse';
+import { numbersOf } from '@/core/6-groups/solve';
+import { outputFault, outputNames } from './outputs';
+import { sweep, valuesBetween } from './sweep';
+import { variedField } from './variedInput';
+
+const design = demoDesign('lagoon-postman');
+const inputOf = (path: string) => {
+  const varied = variedField(design, path);
+  if (!varied.ok) throw new Error(varied.because);
+  return varied.input;
+};
+const wing = design.surfaces[0]!;
+const CHORD = `/surfaces/${wing.id}/stations/0/chord`;
+
+describe('a sweep', () => {
+  test('is the analysis at each of its values', () => {
+    const input = inputOf(CHORD);
+    const drawn = input.valueIn(design)!;
+    expect(input.unit).toBe('mm');
+    const values = valuesBetween(drawn, drawn + 30, 3);
+    const points = finish(sweep(design, [{ input, values }], ['pitch.staticMargin', 'mass.cg.0', 'findings.count']));
+    expect(points.map(({ at }) => at)).toEqual([[drawn], [drawn + 15], [drawn + 30]]);
+    points.forEach(({ at: [chord], outputs }) => {
+      const numbers = numbersOf(withFields(design, [{ field: CHORD, value: chord }]));
+      expect(outputs.get('pitch.staticMargin')!.value).toBe(numbers.pitch.staticMargin);
+      expect(outputs.get('mass.cg.0')!.value).toBe(numbers.mass.cg![0]);
+    });
+    expect(points[0]!.outputs.get('findings.count')!.value).toBe(
+      analyse(design, { without: ['remedies'] }).findings.length,
+    );
+  });
+
+  test('of two inputs goes through all pairs, the second fastest', () => {
+    const [chord, incidence] = [inputOf(CHORD), inputOf(`/surfaces/${wing.id}/incidence`)];
+    const points = finish(
+      sweep(
+        design,
+        [
+          { input: chord, values: [200, 220] },
+          { input: incidence, values: [1, 2, 3] },
+        ],
+        ['reference.area'],
+      ),
+    );
+    expect(points.map(({ at }) => at)).toEqual([
+      [200, 1],
+      [200, 2],
+      [200, 3],
+      [220, 1],
+      [220, 2],
+      [220, 3],
+    ]);
+    const areas = points.map(({ outputs }) => outputs.get('reference.area')!.value!);
+    expectWithin(areas[0]!, areas[2]!, 1e-12);
+    expect(areas[3]!).toBeGreaterThan(areas[0]!);
+  });
+
+  test('a place that the document does not allow, and a number that is not there, have their reason', () => {
+    const input = inputOf(`/surfaces/${wing.id}/incidence`);
+    const [fine, beyond] = finish(sweep(design, [{ input, values: [1, 500] }], ['stall.speed', 'power.duration']));
+    expect(fine!.outputs.get('stall.speed')!.value).toBeGreaterThan(0);
+    expect(beyond!.outputs.get('stall.speed')).toMatchObject({
+      value: null,
+      because: expect.stringMatching(/must lie between −?-?20 ° and 20 °/),
+    });
+    const glider = { ...design, propulsion: [] };
+    const [point] = finish(sweep(glider, [{ input, values: [1] }], ['power.duration']));
+    expect(point!.outputs.get('power.duration')).toMatchObject({
+      value: null,
+      because: expect.stringMatching(/.{10}/),
+    });
+  });
+
+  test('both ends are among its values', () => {
+    expect(valuesBetween(1, 2, 5)).toEqual([1, 1.25, 1.5, 1.75, 2]);
+    expect(valuesBetween(0.1, 0.7, 4).at(-1)).toBe(0.7);
+    expect(valuesBetween(3, 9, 1)).toEqual([3]);
+  });
+
+  test.each([
+    ['/surfaces/nothing/incidence', /is no field of this design/],
+    ['/name', /holds a string, and only numbers can be varied/],
+    ['', /is no field of this design/],
+  ])('%s cannot be varied', (path, why) => {
+    const varied = variedField(design, path);
+    expect(varied.ok).toBe(false);
+    expect(varied.ok ? '' : varied.because).toMatch(why);
+  });
+
+  test('a field that the format does not have is refused when it is set', () => {
+    expect(inputOf(`/surfaces/${wing.id}/colour`).set(design, 3)).toMatchObject({ ok: false });
+  });
+});
+
+describe('names of outputs', () => {
+  test('numbers of the analysis, places in lists and counts of findings are known', () => {
+    for (const name of ['pitch.staticMargin', 'mass.cg.0', 'findings.cautions', 'stall.strips.3.lift'])
+      expect(outputFault(name)).toBeNull();
+    expect(outputNames().length).toBeGreaterThan(150);
+  });
+
+  test('of others it is said what was perhaps meant', () => {
+    expect(outputFault('stall.sped')).toMatch(/Was stall\.speed meant\?/);
+    expect(outputFault('zzzzzzzzzz')).not.toMatch(/meant/);
+  });
+});

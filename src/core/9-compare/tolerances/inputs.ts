@@ -1,0 +1,86 @@
+import {
+  type Fraction,
+  type Metres,
+  metresFromMillimetres,
+  type Radians,
+  radiansFromDegrees,
+} from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
+import type { Surface } from '@/core/2-document/schema/surface';
+import type { Numbers } from '@/core/6-groups/page';
+import { widestWing } from '@/core/8-field/faults';
+
+/** What may come out other than drawn. */
+export type ToleranceKind =
+  'incidence' | 'warp' | 'balance' | 'neutralPoint' | 'mass' | 'boards' | 'greatestLift' | 'drag' | 'control';
+
+/** One input and how far it is off, ±1σ: radians, metres, or a share of itself. */
+export interface Tolerance {
+  /** Such as `incidence wing`. */
+  readonly id: string;
+  readonly kind: ToleranceKind;
+  /** The surface whose it is, by its id. */
+  readonly surface?: string;
+  readonly sigma: Radians | Metres | Fraction;
+}
+
+/**
+ * How hands and boards are off, ±1σ: half of the bands that are shown
+ * elsewhere. Angles of a surface that is shimmed, and of one in hot glue, which
+ * pulls as it cools; tip to tip; a balance point read on fingers; lift slopes
+ * and bodies together as a share of the mean chord. C (practice).
+ */
+const ANGLE = { shimmed: radiansFromDegrees(0.5), hotGlue: radiansFromDegrees(0.8) } as const;
+const WARP = radiansFromDegrees(0.7);
+const BALANCE = metresFromMillimetres(2.5);
+const NEUTRAL_POINT: Fraction = 0.02;
+const MASS: Fraction = 0.04;
+const BOARDS: Fraction = 0.08;
+const GREATEST_LIFT: Fraction = 0.06;
+const DRAG: Fraction = 0.13;
+const CONTROL: Fraction = 0.08;
+/** What a tilt meter leaves open of an angle that was measured. C. */
+const METER = radiansFromDegrees(0.2);
+/** What a scale leaves open. */
+const SCALE: Fraction = 0.005;
+/** Hot glue weighs so much and more [g/m]; other glues are thinner. */
+const HOT_GLUE = 8;
+
+function angleOf({ asBuilt, construction }: Surface): Radians {
+  if (asBuilt?.left?.incidence !== undefined || asBuilt?.right?.incidence !== undefined) return METER;
+  return construction && construction.glueLength > 0 && construction.glueDensity >= HOT_GLUE
+    ? ANGLE.hotGlue
+    : ANGLE.shimmed;
+}
+
+/** All that is off in a design, by how it is built; what was measured is off by its meter alone, own figures by their spread. */
+export function tolerancesOf(design: Design, numbers: Pick<Numbers, 'rigging' | 'mass' | 'reference'>): Tolerance[] {
+  const { rigging, mass, reference } = numbers;
+  const spreads = design.figures?.spreads ?? {};
+  const angles = rigging.surfaces.flatMap((line): Tolerance[] => {
+    const surface = design.surfaces.find(({ id }) => id === line.surface);
+    return surface
+      ? [{ id: `incidence ${surface.id}`, kind: 'incidence', surface: surface.id, sigma: angleOf(surface) }]
+      : [];
+  });
+  const wing = widestWing(design.surfaces);
+  const isWarpKnown = wing?.asBuilt?.left?.tipTwist !== undefined && wing.asBuilt.right?.tipTwist !== undefined;
+  const total = mass.total ?? 0;
+  const shareOf = (isOf: (part: Numbers['mass']['parts'][number]) => boolean) =>
+    total > 0 ? mass.parts.filter(isOf).reduce((sum, part) => sum + part.mass, 0) / total : 0;
+  const open = shareOf(({ measured }) => measured === null);
+  const boards = shareOf(({ measured, kind }) => measured === null && kind !== 'item');
+  return [
+    ...angles,
+    ...(wing
+      ? [{ id: `warp ${wing.id}`, kind: 'warp' as const, surface: wing.id, sigma: isWarpKnown ? METER : WARP }]
+      : []),
+    { id: 'balance', kind: 'balance', sigma: BALANCE },
+    { id: 'neutralPoint', kind: 'neutralPoint', sigma: NEUTRAL_POINT * (reference.meanChord ?? 0) },
+    { id: 'mass', kind: 'mass', sigma: Math.hypot(MASS * open, SCALE) },
+    { id: 'boards', kind: 'boards', sigma: (spreads.boards ?? BOARDS) * boards },
+    { id: 'greatestLift', kind: 'greatestLift', sigma: spreads.greatestLift ?? GREATEST_LIFT },
+    { id: 'drag', kind: 'drag', sigma: spreads.drag ?? DRAG },
+    { id: 'control', kind: 'control', sigma: CONTROL },
+  ];
+}

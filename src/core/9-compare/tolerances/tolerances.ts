@@ -1,0 +1,201 @@
+import type { Steps } from '@/core/1-base/steps';
+import type { Fraction, Kilograms } from '@/core/1-base/units/convert';
+import type { Design } from '@/core/2-document/schema/design';
+import { GRAVITY } from '@/core/5-aero/atmosphere';
+import { ROLL_CAUTION } from '@/core/7-verdict/rules/leftRight';
+import { LAUNCH_HEIGHT, MOST_HANDS_OFF, TOO_SOON } from '@/core/7-verdict/rules/handsOffTrim';
+import { type Built, type Off, toleratedAircraft, type ToleratedAircraft } from './builtAircraft';
+import { normalDraws, quantileOf } from './draws';
+import { type BuiltOff, goesWell, thrownOf, type Thrown } from './firstThrow';
+import type { Tolerance } from './inputs';
+
+/** Verdicts whose chance is told; the last one is all of them and a throw that goes well. */
+export const CHANCES = ['inWindow', 'handsOff', 'noTipStall', 'rollTrimmable', 'firstThrow'] as const;
+export type ChanceName = (typeof CHANCES)[number];
+
+/** Numbers that are told, by the names of the analysis, SI. */
+export const OUTPUTS = {
+  'pitch.staticMargin': (built: Built) => built.staticMargin,
+  'pitch.neutralPoint': (built: Built) => built.neutralPoint,
+  'mass.total': (built: Built) => built.mass,
+  'mass.cg.0': (built: Built) => built.balance,
+  'rigging.handsOffLift': (built: Built) => built.handsOffLift,
+  'rigging.handsOffSpeed': (built: Built) => built.handsOffSpeed,
+  'trim.elevator': (built: Built) => built.elevator,
+  'stall.liftCoefficient': (built: Built) => built.maximumLift,
+  'stall.speed': (built: Built) => built.stallSpeed,
+  'asymmetry.aileron': (built: Built) => built.rollCommand,
+} as const satisfies Readonly<Record<string, (built: Built) => number | null>>;
+export type ToleratedOutput = keyof typeof OUTPUTS;
+
+/** How an output is spread: median and the middle nine tenths; of the draws that have it. */
+export interface Spread {
+  readonly median: number;
+  readonly p05: number;
+  readonly p95: number;
+  readonly mean: number;
+  readonly sigma: number;
+  /** As drawn. */
+  readonly drawn: number | null;
+  /** Share of its variance that each input brings, by its id. */
+  readonly shares: Readonly<Record<string, Fraction>>;
+}
+
+export interface Tolerated {
+  readonly ok: true;
+  readonly draws: number;
+  /** Draws in which something has no number: nothing holds the nose. They count against every verdict that needs it. */
+  readonly failed: number;
+  readonly tolerances: readonly Tolerance[];
+  readonly outputs: Readonly<Partial<Record<ToleratedOutput, Spread>>>;
+  /** Null where it cannot be told, and why. */
+  readonly chances: Readonly<Record<ChanceName, Fraction | null>>;
+  readonly reasons: Readonly<Record<string, string>>;
+}
+
+/** Least share of level lift that hands off keeps a throw from the ground for as long as anyone needs: n = 1 − 2 h/(g t²). */
+const LEAST_OF_LEVEL = 1 - (2 * LAUNCH_HEIGHT) / (GRAVITY * TOO_SOON ** 2);
+const NOT_THROWN = 'It is not launched by hand: what a throw does says nothing of it.';
+const NO_SECTIONS = 'What its sections carry is not known.';
+const NO_WINDOW = 'There is no balance window to lie in.';
+
+const isHandsOff = ({ handsOffLift, levelLift, maximumLift }: Built): boolean =>
+  handsOffLift !== null &&
+  (levelLift === null || handsOffLift >= LEAST_OF_LEVEL * levelLift) &&
+  (maximumLift === null || handsOffLift <= MOST_HANDS_OFF * maximumLift);
+
+const isInWindow = ({ balance, window }: Built): boolean =>
+  window !== null && balance >= window.forward && balance <= window.aft;
+
+/** How it was built, as a throw has it. */
+const thrownAs = (
+  { glider }: Thrown,
+  { of, decalage, stands }: ToleratedAircraft,
+  { off, mass }: { readonly off: Off; readonly mass: Kilograms },
+): BuiltOff => ({
+  errors: {
+    decalage: decalage(off),
+    balance: (of(off, 'balance') - of(off, 'neutralPoint')) / glider.chord,
+    drag: of(off, 'drag'),
+    warp: of(off, 'warp'),
+  },
+  stands: stands(off),
+  mass,
+});
+
+/** Share of the variance of an output that each input brings: S_i = (∂y/∂x_i σ_i)²/Σ, about the drawing. */
+function sharesOf({ tolerances, built }: ToleratedAircraft, pick: (built: Built) => number | null) {
+  const squares = tolerances.map(({ sigma }, index) => {
+    const at = (by: number) => {
+      const off = new Float64Array(tolerances.length);
+      off[index] = by * sigma;
+      return pick(built(off));
+    };
+    const [more, less] = [at(0.5), at(-0.5)];
+    return more === null || less === null ? 0 : (more - less) ** 2;
+  });
+  const whole = squares.reduce((sum, square) => sum + square, 0);
+  return Object.fromEntries(
+    tolerances.flatMap(({ id }, index) => (squares[index]! > 0 ? [[id, squares[index]! / whole] as const] : [])),
+  );
+}
+
+function spreadOf(aircraft: ToleratedAircraft, all: readonly Built[], name: ToleratedOutput): Spread | null {
+  const pick = OUTPUTS[name];
+  const values = Float64Array.from(all.map(pick).filter((value) => value !== null)).sort();
+  if (values.length === 0) return null;
+  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const square = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return {
+    median: quantileOf(values, 0.5),
+    p05: quantileOf(values, 0.05),
+    p95: quantileOf(values, 0.95),
+    mean,
+    sigma: values.length > 1 ? Math.sqrt(square / (values.length - 1)) : 0,
+    drawn: pick(aircraft.built(new Float64Array(aircraft.tolerances.length))),
+    shares: sharesOf(aircraft, pick),
+  };
+}
+
+/** So many that hold are thrown with power, which takes its time: their share is known to half a tenth. */
+const POWERED = 64;
+
+/** How many at a time before others are let in. */
+const AT_ONCE = 16;
+
+/**
+ * Builds an aircraft many times, each a little off as hands and boards are, and
+ * counts how often every verdict holds. Source: Monte Carlo with Latin
+ * hypercube draws of independent normal errors. Not every error is among them:
+ * see `tolerancesOf`.
+ */
+export function* tolerate(
+  design: Design,
+  { draws, seed }: { readonly draws: number; readonly seed: number },
+): Steps<Tolerated | { readonly ok: false; readonly because: string }> {
+  const aircraft = toleratedAircraft(design);
+  if (!aircraft.ok) return aircraft;
+  const { tolerances } = aircraft;
+  const isThrown = design.brief.launch === 'hand';
+  const thrown = isThrown ? thrownOf(design) : null;
+  const normals = normalDraws(draws, tolerances.length, seed);
+  const all: Built[] = [];
+  const held: Record<ChanceName, number> = {
+    inWindow: 0,
+    handsOff: 0,
+    noTipStall: 0,
+    rollTrimmable: 0,
+    firstThrow: 0,
+  };
+  let failed = 0;
+  let [hold, tried] = [0, 0];
+  for (let index = 0; index < draws; index++) {
+    const off = Float64Array.from(tolerances, ({ sigma }, which) => sigma * normals[which]![index]!);
+    const built = aircraft.built(off);
+    all.push(built);
+    if (built.handsOffLift === null) failed++;
+    const is = {
+      inWindow: isInWindow(built),
+      handsOff: isHandsOff(built),
+      noTipStall: built.tipLeft !== null && built.tipLeft > 0,
+      rollTrimmable: built.rollShare <= ROLL_CAUTION,
+    };
+    // What cannot be told holds nothing back.
+    const isWell =
+      (is.inWindow || built.window === null) &&
+      is.handsOff &&
+      (is.noTipStall || built.tipLeft === null) &&
+      is.rollTrimmable;
+    for (const name of ['inWindow', 'handsOff', 'noTipStall', 'rollTrimmable'] as const) held[name] += Number(is[name]);
+    if (isWell) hold++;
+    if (isWell && thrown && !('because' in thrown) && (!thrown.thrust || tried < POWERED)) {
+      tried++;
+      if (goesWell(thrown, thrownAs(thrown, aircraft, { off, mass: built.mass }), index)) held.firstThrow++;
+    }
+    if ((index + 1) % AT_ONCE === 0) yield { done: index + 1, total: draws };
+  }
+  // Those that were thrown stand for all that hold.
+  held.firstThrow *= tried > 0 ? hold / tried : 0;
+  const [first] = all;
+  const reasons: Record<string, string> = {
+    ...(first?.window === null ? { inWindow: NO_WINDOW } : {}),
+    ...(first?.tipLeft === null ? { noTipStall: NO_SECTIONS } : {}),
+    ...(isThrown ? (thrown && 'because' in thrown ? { firstThrow: thrown.because } : {}) : { firstThrow: NOT_THROWN }),
+  };
+  const outputs: Partial<Record<ToleratedOutput, Spread>> = {};
+  for (const name of Object.keys(OUTPUTS) as ToleratedOutput[]) {
+    const spread = spreadOf(aircraft, all, name);
+    if (spread) outputs[name] = spread;
+  }
+  return {
+    ok: true,
+    draws,
+    failed,
+    tolerances,
+    outputs,
+    chances: Object.fromEntries(
+      CHANCES.map((name) => [name, reasons[name] === undefined ? held[name] / draws : null]),
+    ) as Record<ChanceName, Fraction | null>,
+    reasons,
+  };
+}
