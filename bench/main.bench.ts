@@ -9,6 +9,7 @@ import { flyingModel } from '@/core/7-flight/flyingModel';
 import { beginsAt } from '@/core/7-flight/launches';
 import { tossOften } from '@/core/7-flight/toss/tossOften';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
+import { tolerate } from '@/core/9-compare/tolerances/tolerances';
 import { analyse } from '@/core/analyse';
 import { KERNELS, useKernel } from '@/core/5-aero/kernel/inUse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
@@ -166,6 +167,20 @@ function countVariants(): void {
   print(`  ${count} variants of angles and masses in ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 
+/** A thousand aircraft as they may be built, beside one analysis of the drawing. */
+function buildThousand(): void {
+  for (const name of ['lagoon-postman', 'evening-lifter', 'tern-tender']) {
+    const design = demoDesign(name);
+    const whole = least(Array.from({ length: 5 }, () => time(() => analyse(design, { without: ['remedies'] }))));
+    const built = least(
+      Array.from({ length: 3 }, () => time(() => void finish(tolerate(design, { draws: 1000, seed: 1 })))),
+    );
+    print(
+      `  tolerances of ${name}: 1,000 draws in ${(built / 1000).toFixed(1)} s; one analysis ${whole.toFixed(0)} ms, as many would take ${whole.toFixed(0)} s; ratio ${((1000 * whole) / built).toFixed(0)}`,
+    );
+  }
+}
+
 const hasBrowser = existsSync(process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium');
 const inBrowser = (job: (print: (line: string) => void) => Promise<void>) => async () => {
   if (hasBrowser) await job(print);
@@ -177,6 +192,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   kernels: compareKernels,
   strength: addStrength,
   variants: countVariants,
+  tolerances: buildThousand,
   flights: flyFleet,
   throws: throwOften,
   drives: countDrives,

@@ -17,6 +17,7 @@ export const STAGES = [
   'Glider',
   'Bench',
   'Field',
+  'Compare',
 ];
 
 /** Opens a demo design by name, at a stage. */

@@ -7,6 +7,7 @@ import { besideSlice } from './besideSlice';
 import { choiceSlice } from './choiceSlice';
 import { documentReducer } from './documentSlice';
 import { fieldSlice } from './fieldSlice';
+import { compareSlice } from './compareSlice';
 import { gliderSlice } from './gliderSlice';
 import { plansSlice } from './plansSlice';
 import { sessionSlice } from './sessionSlice';
@@ -36,6 +37,7 @@ export function reduxStore(services: Services) {
       choice: choiceSlice.reducer,
       plans: plansSlice.reducer,
       glider: gliderSlice.reducer,
+      compare: compareSlice.reducer,
       field: fieldSlice.reducer,
       bench: benchSlice.reducer,
       beside: besideSlice.reducer,

@@ -85,6 +85,9 @@ function readSettings(value: unknown): Settings {
 
 const isSound = (value: unknown): boolean => settingsSchema.safeParse(value).success;
 
+/** How many times a store is being brought there now: what an earlier one finds is older than what a later one has changed. */
+const under = new WeakMap<AppStore, number>();
+
 /**
  * Brings the store to the settings that lie in the browser. A change is made
  * to what lies there, not written over it: two tabs that each put something in
@@ -92,9 +95,31 @@ const isSound = (value: unknown): boolean => settingsSchema.safeParse(value).suc
  * @throws when the storage takes nothing
  */
 export async function followSettings(store: AppStore, designs: DesignStore, change?: UnknownAction): Promise<void> {
+  const count = (by: number) => {
+    const now = (under.get(store) ?? 0) + by;
+    under.set(store, now);
+    return now;
+  };
+  count(1);
+  let settings: Settings | null = null;
+  try {
+    settings = await settingsThere(store, designs, change);
+  } finally {
+    const isLast = count(-1) === 0;
+    if (settings && isLast && JSON.stringify(settings) !== JSON.stringify(store.getState().settings))
+      store.dispatch(settingsLoaded(settings));
+  }
+}
+
+/** What lies there after a change; null where nothing does. */
+async function settingsThere(
+  store: AppStore,
+  designs: DesignStore,
+  change: UnknownAction | undefined,
+): Promise<Settings | null> {
   const here = store.getState().settings;
   let there = await designs.readSetting('settings');
-  if (there === undefined && !change) return;
+  if (there === undefined && !change) return null;
   if (change || !isSound(there))
     there = await designs.changeSetting(
       'settings',
@@ -105,6 +130,5 @@ export async function followSettings(store: AppStore, designs: DesignStore, chan
       },
       isSound,
     );
-  const settings = readSettings(there);
-  if (JSON.stringify(settings) !== JSON.stringify(store.getState().settings)) store.dispatch(settingsLoaded(settings));
+  return readSettings(there);
 }

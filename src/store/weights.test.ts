@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { openSession, settle, type TestSession } from '#/tests/session';
 import { EQUIPMENT, equipmentById, packFor } from '@/core/2-document/catalogue/library';
@@ -65,10 +65,14 @@ describe('the drawer', () => {
   test('keeps, replaces by name, and gives back after a reload', async () => {
     open.dispatch(keptInDrawer(entry));
     open.dispatch(keptInDrawer({ ...entry, mass: 33 }));
-    await settle();
-    expect(open.session.store.getState().settings.drawer).toEqual([{ ...entry, mass: 33 }]);
-    const stored = settingsSchema.parse(await open.designs.readSetting('settings'));
-    expect(stored.drawer).toEqual([{ ...entry, mass: 33 }]);
+    const drawer = () => open.session.store.getState().settings.drawer;
+    // What the first change finds in the browser does not undo the second.
+    await vi.waitFor(async () => {
+      expect(drawer()).toEqual([{ ...entry, mass: 33 }]);
+      const stored = settingsSchema.parse(await open.designs.readSetting('settings'));
+      expect(stored.drawer).toEqual([{ ...entry, mass: 33 }]);
+    });
+    expect(drawer()).toEqual([{ ...entry, mass: 33 }]);
     open.dispatch(takenFromDrawer('Old motor'));
     expect(open.session.store.getState().settings.drawer).toEqual([]);
   });

@@ -19,6 +19,8 @@ import type { Finding } from '@/core/7-verdict/finding';
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import type { CutTarget, CutTold } from '@/core/8-field/cutBack';
 import type { Diagnosis } from '@/core/8-field/diagnose';
+import type { OutputValue } from '@/core/9-compare/outputs';
+import type { Tolerated } from '@/core/9-compare/tolerances/tolerances';
 import type { Lesson, LessonSources } from '@/core/8-field/learn';
 import type { NextChange } from '@/core/8-field/nextChange';
 import type { Flight } from '@/core/8-field/sights';
@@ -52,10 +54,34 @@ export interface Jobs {
   lessons: { input: { readonly design: Design } & LessonSources; output: readonly Lesson[] };
   /** What every step of a row that cuts something back is told to do. */
   cutBack: { input: CutBackInput; output: readonly (CutTold | null)[] };
+  /** Built often, as hands and boards are. */
+  tolerate: {
+    input: { readonly design: Design; readonly draws: number; readonly seed: number };
+    output: TolerancesTold;
+  };
+  /** One number of the document from one end to the other, and what comes out. */
+  sweep: { input: SweepInput; output: SweepTold };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
 }
+
+export type TolerancesTold = Tolerated | { readonly ok: false; readonly because: string };
+
+export interface SweepInput {
+  readonly design: Design;
+  /** By its path; its ends in the unit of the document. */
+  readonly field: string;
+  readonly from: number;
+  readonly to: number;
+  readonly places: number;
+  /** Name of the number that is looked at. */
+  readonly output: string;
+}
+
+export type SweepTold =
+  | { readonly ok: true; readonly at: readonly number[]; readonly values: readonly OutputValue[] }
+  | { readonly ok: false; readonly because: string };
 
 export interface CutBackInput {
   readonly design: Design;

@@ -18,6 +18,9 @@ import { lessonOfWeights, lessonsOf } from '@/core/8-field/learn';
 import { lessonsOfBench } from '@/core/8-field/learnBench';
 import { nextChange } from '@/core/8-field/nextChange';
 import { numbersOf } from '@/core/6-groups/solve';
+import { sweep, valuesBetween } from '@/core/9-compare/sweep';
+import { tolerate } from '@/core/9-compare/tolerances/tolerances';
+import { variedField } from '@/core/9-compare/variedInput';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -95,6 +98,17 @@ export const WORK: Workers = {
       ...lessonOfWeights(design, weightRows(design, parts)),
       ...lessonsOfBench(design, folds),
     ];
+  },
+  *tolerate({ design, ...asked }) {
+    return yield* tolerate(design, asked);
+  },
+  *sweep({ design, field, from, to, places, output }) {
+    const varied = variedField(design, field);
+    if (!varied.ok) return varied;
+    const ends = [from, to].map((end) => varied.input.set(design, end));
+    for (const end of ends) if (!end.ok) return end;
+    const points = yield* sweep(design, [{ input: varied.input, values: valuesBetween(from, to, places) }], [output]);
+    return { ok: true, at: points.map(({ at }) => at[0]!), values: points.map(({ outputs }) => outputs.get(output)!) };
   },
   *cutBack({ design, target, steps }) {
     const told = [];

@@ -16,7 +16,8 @@ export type Stage =
   | 'plans'
   | 'glider'
   | 'bench'
-  | 'field';
+  | 'field'
+  | 'compare';
 
 export interface Remedy {
   readonly label: Words;

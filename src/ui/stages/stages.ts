@@ -2,6 +2,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Finding, Stage } from '@/core/7-verdict/finding';
 import { balance } from '../balance/stage';
 import { bench } from '../bench/stage';
+import { compare } from '../compare/stage';
 import { brief } from '../brief/stage';
 import { field } from '../field/stage';
 import { glider } from '../glider/stage';
@@ -32,6 +33,7 @@ export const STAGES: { readonly [Path in Stage]: StageEntry & { readonly path: P
   glider,
   bench,
   field,
+  compare,
 };
 
 /** What the stages are for, so that a long list stays calm. */
@@ -39,7 +41,7 @@ export const STAGE_GROUPS: readonly { readonly title: string; readonly stages: r
   { title: 'Size', stages: ['brief', 'wing', 'section', 'tail', 'rigging', 'weights'] },
   { title: 'Judge', stages: ['balance', 'stability', 'strength', 'power'] },
   { title: 'Build', stages: ['plans', 'glider', 'bench'] },
-  { title: 'Fly', stages: ['field'] },
+  { title: 'Fly', stages: ['field', 'compare'] },
 ];
 
 export const STAGE_LIST: readonly StageEntry[] = Object.values(STAGES);
