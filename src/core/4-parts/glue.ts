@@ -3,9 +3,15 @@ import type { Body } from '@/core/2-document/schema/airframe';
 
 type Glued = Pick<NonNullable<Body['construction']>, 'glueLength' | 'glueDensity' | 'glueTest'>;
 
-/** Glue per joint length that was weighed [g/m]; null where none was. */
+/** A bead shorter than that says nothing of the next one, and more than that no bead weighs [mm, g/m]. */
+const LEAST_JOINT = 10;
+const MOST = 5000;
+
+/** Glue per joint length that was weighed [g/m]; null where none was, or what no bead can weigh. */
 export function weighedGlue({ glueTest }: Pick<Glued, 'glueTest'>): number | null {
-  return glueTest && glueTest.length > 0 ? glueTest.weight / metresFromMillimetres(glueTest.length) : null;
+  if (!glueTest || glueTest.length < LEAST_JOINT) return null;
+  const seen = glueTest.weight / metresFromMillimetres(glueTest.length);
+  return seen <= MOST ? seen : null;
 }
 
 /** Glue of one side of a part: as a joint of it was weighed, else as typed, times this builder’s own figure [g]. */

@@ -46,7 +46,10 @@ const SCALE: Fraction = 0.005;
 /** Hot glue weighs so much and more [g/m]; other glues are thinner. */
 const HOT_GLUE = 8;
 
-function angleOf({ asBuilt, construction }: Surface): Radians {
+/** As its own ± says, which is twice the spread as every band is; else by how it is fixed or was measured. */
+function angleOf({ tolerances }: Design, { id, asBuilt, construction }: Surface): Radians {
+  const own = tolerances.find(({ field }) => field === `/surfaces/${id}/incidence`);
+  if (own) return radiansFromDegrees(own.plusMinus / 2);
   if (asBuilt?.left?.incidence !== undefined || asBuilt?.right?.incidence !== undefined) return METER;
   return construction && construction.glueLength > 0 && construction.glueDensity >= HOT_GLUE
     ? ANGLE.hotGlue
@@ -60,7 +63,7 @@ export function tolerancesOf(design: Design, numbers: Pick<Numbers, 'rigging' | 
   const angles = rigging.surfaces.flatMap((line): Tolerance[] => {
     const surface = design.surfaces.find(({ id }) => id === line.surface);
     return surface
-      ? [{ id: `incidence ${surface.id}`, kind: 'incidence', surface: surface.id, sigma: angleOf(surface) }]
+      ? [{ id: `incidence ${surface.id}`, kind: 'incidence', surface: surface.id, sigma: angleOf(design, surface) }]
       : [];
   });
   const wing = widestWing(design.surfaces);

@@ -178,6 +178,9 @@ test('how it is off goes by how it is built: glue, meters, scales and own figure
   expectWithin(sigmaOf(withWing({ construction: glued }), id), radiansFromDegrees(0.8), 1e-12);
   expectWithin(sigmaOf(withWing({ construction: { ...glued, glueDensity: 3 } }), id), radiansFromDegrees(0.5), 1e-12);
   expectWithin(sigmaOf(withWing({ asBuilt: { right: { incidence: 2 } } }), id), radiansFromDegrees(0.2), 1e-12);
+  // A ± of its own in the document is twice the spread.
+  const own = { ...design, tolerances: [{ field: `/surfaces/${wing!.id}/incidence`, plusMinus: 0.6 }] };
+  expectWithin(sigmaOf(own, id), radiansFromDegrees(0.3), 1e-12);
   const weighed = withWing({ measuredMass: 140 });
   expect(sigmaOf(weighed, 'boards')).toBeLessThan(sigmaOf(design, 'boards') - 0.01);
   expect(sigmaOf(weighed, 'mass')).toBeLessThan(sigmaOf(design, 'mass'));
