@@ -30,7 +30,6 @@ const VIEWS: readonly View[] = [
     },
   },
   { file: 'wing', design: 'Lagoon Postman', stage: 'Wing' },
-  { file: 'space', design: 'Tandem Ferry', stage: 'Wing', prepare: look('3D') },
   { file: 'section', design: 'Gannet Vee', stage: 'Section' },
   {
     file: 'tail',
@@ -39,6 +38,7 @@ const VIEWS: readonly View[] = [
     prepare: async (page) => {
       await press('Compare')(page);
       await page.getByTestId('tail-schools').waitFor();
+      await page.locator('[data-testid="tail-map"][data-filled="true"]').waitFor();
     },
   },
   { file: 'rigging', design: 'Lagoon Postman', stage: 'Rigging' },
@@ -74,6 +74,15 @@ const VIEWS: readonly View[] = [
       const cause = page.getByText(/^Lay a shim of/);
       await cause.waitFor();
       await cause.scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    file: 'compare',
+    design: 'Lagoon Postman',
+    stage: 'Compare',
+    prepare: async (page) => {
+      await press('Build it 1,000 times')(page);
+      await page.locator('[data-chance="firstThrow"]').waitFor({ timeout: 120_000 });
     },
   },
   {
