@@ -1,5 +1,5 @@
-import { readFile } from 'node:fs/promises';
-import { basename, dirname } from 'node:path';
+import { readdir, readFile } from 'node:fs/promises';
+import { basename, dirname, join } from 'node:path';
 import { main } from 'assemblyscript/asc';
 import type { Plugin } from 'vite';
 
@@ -19,8 +19,11 @@ export function assemblyScript(): Plugin {
     async load(id) {
       if (!WANTED.test(id)) return null;
       const file = id.replace(/\?wasm$/, '');
-      this.addWatchFile(file);
-      const source = await readFile(file, 'utf8');
+      // A file may import the ones beside it.
+      const beside = (await readdir(dirname(file))).filter((name) => name.endsWith('.as.ts'));
+      const files = beside.sort().map((name) => join(dirname(file), name));
+      files.forEach((each) => this.addWatchFile(each));
+      const source = [file, ...(await Promise.all(files.map((each) => readFile(each, 'utf8'))))].join('\n');
       if (!compiled.has(source)) compiled.set(source, compile(file));
       const text = await compiled.get(source)!;
       return `export const bytes = Uint8Array.from(atob('${text}'), (letter) => letter.charCodeAt(0));`;

@@ -67,9 +67,12 @@ export const piecesLeft = (edge: Path, cuts: readonly Path[]): number =>
     ),
   ).filter((path) => areaOf(path) > 0).length;
 
+/** How many times as far as it is grown a corner may reach. */
+export const MITRE = 4;
+
 /** An area grown all round, or shrunk where negative; corners stay corners. */
 export const grown = (path: Path, by: Millimetres): Path[] =>
-  out(inflatePaths([into(anticlockwise(path))], by * FINE, JoinType.Miter, EndType.Polygon, 4)).filter(
+  out(inflatePaths([into(anticlockwise(path))], by * FINE, JoinType.Miter, EndType.Polygon, MITRE)).filter(
     (one) => areaOf(one) > 0,
   );
 

@@ -1,20 +1,8 @@
-import type { WakeDirection, VortexField } from './vortexField';
+import { kernelFor } from './kernel/inUse';
+import { packedField } from './packedField';
+import type { VortexField } from './vortexField';
+import { type WakeFrame, wakeFrame } from './wakeFrame';
 import { FOUR_PI_INVERSE, lookAcross, NEAR_WIDTHS, ON_LINE, sheet, sheetMean, type SightLine } from './wakeSheet';
-
-/** A direction in which wakes go, and the plane across it: d, e₁ level, e₂ = d × e₁. */
-interface WakeFrame {
-  readonly d: readonly [number, number, number];
-  readonly e1: readonly [number, number];
-  readonly e2: readonly [number, number, number];
-}
-
-export function wakeFrame({ rise, drift = 0 }: WakeDirection): WakeFrame {
-  const long = 1 / Math.hypot(1, drift, rise);
-  const d = [long, drift * long, rise * long] as const;
-  const level = 1 / Math.hypot(1, drift);
-  const e1 = [-drift * level, level] as const;
-  return { d, e1, e2: [-d[2] * e1[1], d[2] * e1[0], d[0] * e1[1] - d[1] * e1[0]] };
-}
 
 /** Where `wakeOf` leaves the velocity, so that the loop allocates nothing. */
 export const wake = new Float64Array(3);
@@ -81,7 +69,8 @@ export function bentLegs(field: VortexField, x: number, line: SightLine): void {
 
 /**
  * Change of the velocity at points of a line that wakes of these strengths, one
- * to an edge, induce there when they turn from one direction to another.
+ * to an edge, induce there when they turn from one direction to another: u, v
+ * and w of two points side by side, pair by pair (`turnedAt`).
  */
 export function wakesTurned(
   field: VortexField,
@@ -89,18 +78,25 @@ export function wakesTurned(
   [from, to]: readonly [WakeFrame, WakeFrame],
   line: SightLine,
   xs: ArrayLike<number>,
-): Float64Array[] {
+): Float64Array {
+  const { field: packed, spreads } = packedField(field);
+  const seen = { y: line.y, z: line.z, xs, spread: spreads.at(line.own)! };
+  const turned = kernelFor(field.lattice.panels).turn?.(packed, [from.packed, to.packed], strengths, seen);
+  if (turned) return turned;
   lookAcross(field, line);
-  return Array.from({ length: xs.length }, (_, index) => {
-    const sum = new Float64Array(3);
+  const sums = new Float64Array(6 * Math.ceil(xs.length / 2));
+  for (let index = 0; index < xs.length; index++) {
     for (let edge = 0; edge < field.edges; edge++) {
       const strength = strengths[edge]!;
       if (strength === 0) continue;
       wakeOf(field, to, edge, xs[index]!, line);
-      for (let axis = 0; axis < 3; axis++) sum[axis]! += strength * wake[axis]!;
+      for (let axis = 0; axis < 3; axis++) sums[turnedAt(index, axis)]! += strength * wake[axis]!;
       wakeOf(field, from, edge, xs[index]!, line);
-      for (let axis = 0; axis < 3; axis++) sum[axis]! -= strength * wake[axis]!;
+      for (let axis = 0; axis < 3; axis++) sums[turnedAt(index, axis)]! -= strength * wake[axis]!;
     }
-    return sum;
-  });
+  }
+  return sums;
 }
+
+/** Where `wakesTurned` has a component (0 for u, 1 for v, 2 for w) of a point. */
+export const turnedAt = (point: number, axis: number): number => 6 * (point >> 1) + 2 * axis + (point & 1);

@@ -1,6 +1,7 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
 import { changeWithAlpha, longitudinal } from './aeroModel';
+import type { Reference } from '@/core/3-shape/geometry/planform';
 import type { CommandAngles } from './commands';
 import { combineCases, controlCase, type FlowCase, type Onset, solveCase, STILL_AIR, unitCase } from './flowCase';
 import type { PanelTurn } from './lattice';
@@ -110,34 +111,47 @@ export interface LateralCases {
   readonly yawRate: FlowCase;
 }
 
+/** Cases of unit sideslip, roll rate and yaw rate on panels as they are flown. */
+function sideways(model: AeroModel, panels: PanelTurn) {
+  const parity = 'antisymmetric';
+  // A swept control that is turned meets the air along the span as well.
+  const isLeaning = panels.lean.some((lean) => lean !== 0);
+  return (name: string, onset: Onset) =>
+    isLeaning
+      ? solveCase(model.matrices, { parity, onset, lean: panels.lean })
+      : unitCase(model.matrices, name, { parity, onset });
+}
+
+const slipping = (unit: ReturnType<typeof sideways>) => unit('sideslip', { ...STILL_AIR, linear: [0, -1, 0] });
+
+/** What a state gains per unit β, its wakes turned where they go with the wind. */
+function sideslipOf(model: AeroModel, alpha: number, command: number, flat: FlowCase): FlowCase {
+  if (!model.turnsWakes) return flat;
+  return combineCases([
+    [1, flat],
+    // Wind from the right takes the wakes to the left.
+    [-1 / Math.cos(alpha), wakeTurned(model.matrices, model.stateAt(alpha, command), 'right')],
+  ]);
+}
+
 /** The three lateral disturbances of a state at unit β, p/V and r/V. */
 export function lateralCases(model: AeroModel, alpha: number, command: number, about: Vector3): LateralCases {
-  const { matrices } = model;
-  const parity = 'antisymmetric';
   const panels = flownPanels(model, command);
-  const unit = (name: string, onset: Onset) => {
-    const flat = unitCase(matrices, name, { parity, onset });
-    // A swept control that is turned meets the air along the span as well.
-    const isLeaning = panels.lean.some((lean) => lean !== 0);
-    return isLeaning ? solveCase(matrices, { parity, onset, lean: panels.lean }) : flat;
-  };
-  const sideslip = unit('sideslip', { ...STILL_AIR, linear: [0, -1, 0] });
-  const rolling = unit('rolling', { ...STILL_AIR, turn: [-1, 0, 0] });
+  const unit = sideways(model, panels);
+  const sideslip = slipping(unit);
   return {
-    sideslip: model.turnsWakes
-      ? combineCases([
-          [1, sideslip],
-          // Wind from the right takes the wakes to the left.
-          [-1 / Math.cos(alpha), wakeTurned(matrices, model.stateAt(alpha, command), 'right')],
-        ])
-      : sideslip,
+    sideslip: sideslipOf(model, alpha, command, sideslip),
     // Rolling about a line at height z is rolling about the datum and slipping by −z.
     rollRate: combineCases([
-      [1, rolling],
+      [1, unit('rolling', { ...STILL_AIR, turn: [-1, 0, 0] })],
       [-about[2], sideslip],
     ]),
     // One half wing meets the air faster, so the angles as flown matter.
-    yawRate: solveCase(matrices, { parity, onset: { linear: [0, 0, 0], turn: [0, 0, -1], about }, ...panels }),
+    yawRate: solveCase(model.matrices, {
+      parity: 'antisymmetric',
+      onset: { linear: [0, 0, 0], turn: [0, 0, -1], about },
+      ...panels,
+    }),
   };
 }
 
@@ -151,16 +165,29 @@ export interface LateralInput {
   readonly cases?: LateralCases;
 }
 
+const sidewaysCoefficients = ({ force, moment }: Load, { area, span }: Reference): ControlDerivatives => ({
+  sideForce: (2 * force[1]) / area,
+  roll: (-2 * moment[0]) / (area * span),
+  yaw: (-2 * moment[2]) / (area * span),
+});
+
+/** C_lβ and C_nβ alone: what a state does when it slips, at a third of the cost of all of them. */
+export function sideslipDerivatives(
+  model: AeroModel,
+  { alpha, command, about }: Pick<LateralInput, 'alpha' | 'command' | 'about'>,
+): Pick<LateralDerivatives, 'dihedralEffect' | 'yawStiffness'> {
+  const slip = sideslipOf(model, alpha, command, slipping(sideways(model, flownPanels(model, command))));
+  const load = loadChange(model.matrices, model.stateAt(alpha, command), slip, about);
+  const { roll, yaw } = sidewaysCoefficients(addLoads([load, model.extra.perBeta(about)]), model.reference);
+  return { dihedralEffect: roll, yawStiffness: yaw };
+}
+
 export function lateralDerivatives(model: AeroModel, input: LateralInput): LateralDerivatives {
   const { reference, matrices, extra } = model;
   const { about, alpha, command } = input;
   const state = model.stateAt(alpha, command);
   const cases = input.cases ?? lateralCases(model, alpha, command, about);
-  const coefficients = (load: Load): ControlDerivatives => ({
-    sideForce: (2 * load.force[1]) / reference.area,
-    roll: (-2 * load.moment[0]) / (reference.area * reference.span),
-    yaw: (-2 * load.moment[2]) / (reference.area * reference.span),
-  });
+  const coefficients = (load: Load) => sidewaysCoefficients(load, reference);
   const change = (flow: FlowCase) => loadChange(matrices, state, flow, about);
   const perRate = 2 / reference.span;
   const bySlip = coefficients(addLoads([change(cases.sideslip), extra.perBeta(about)]));

@@ -1,6 +1,6 @@
 import { bentLegs } from './bentWake';
-import type { StraightField } from './kernel/compiled';
 import { kernelFor } from './kernel/inUse';
+import { packedField } from './packedField';
 import type { VortexField } from './vortexField';
 import { FOUR_PI_INVERSE, lookAcross, type SightLine } from './wakeSheet';
 
@@ -39,26 +39,6 @@ export function induceAt(field: VortexField, x: number, line: SightLine, row: Ve
   induceAlong(field, line, [x], [row]);
 }
 
-const straight = new WeakMap<VortexField, StraightField>();
-
-/** A field as the kernel takes it, made once. */
-function straightField(field: VortexField): StraightField {
-  const known = straight.get(field);
-  if (known) return known;
-  const { lattice, edges, cornerX, edgeY, edgeZ, firstEdge } = field;
-  const places = new Float64Array(cornerX.length + 2 * edges);
-  places.set(cornerX);
-  places.set(edgeY, cornerX.length);
-  places.set(edgeZ, cornerX.length + edges);
-  const edgeOf = Int32Array.from(
-    lattice.strips,
-    ({ surface }, strip) => firstEdge[surface]! + strip - lattice.firstStrip[surface]!,
-  );
-  const made: StraightField = { edges, count: lattice.cells.count, places, edgeOf };
-  straight.set(field, made);
-  return made;
-}
-
 /**
  * Fills one row for each x with the velocity induced there by each panel's
  * horseshoe. What legs do across the line does not depend on x and is found once.
@@ -69,11 +49,10 @@ export function induceAlong(
   xs: ArrayLike<number>,
   rows: readonly VelocityRow[],
 ): void {
+  const { field: packed, frame, spreads } = packedField(field);
+  const seen = { y: line.y, z: line.z, xs, spread: spreads.at(line.own)! };
+  if (kernelFor(field.lattice.panels).induce?.(packed, frame, seen, rows)) return;
   lookAcross(field, line);
-  const { y, z } = line;
-  const { edgeAcross, meanV, meanW } = field.sight;
-  const seen = { y, z, xs, edgeAcross, meanV, meanW };
-  if (isStraight(field) && kernelFor(field.lattice.panels).induceStraight?.(straightField(field), seen, rows)) return;
   for (let index = 0; index < xs.length; index++) {
     const x = xs[index]!;
     if (isStraight(field)) straightLegs(field, x);

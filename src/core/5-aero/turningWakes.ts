@@ -1,6 +1,7 @@
 import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase';
 import type { InfluenceMatrices } from './influence';
-import { wakeFrame, wakesTurned } from './bentWake';
+import { turnedAt, wakesTurned } from './bentWake';
+import { wakeFrame } from './wakeFrame';
 
 /** Which way wakes turn: up with the angle of attack, or to the right. */
 export type Turning = 'up' | 'right';
@@ -61,54 +62,50 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
   const own = wakeStrengths(matrices, circulation, false);
   const images = wakeStrengths(matrices, circulation, true);
   const sign = turning === 'up' ? 1 : -1;
-  const change = (y: number, z: number, surface: number, xs: Float64Array): Velocity[] => {
+  /** Leaves u, v and w of every point in `moved`. */
+  const change = (y: number, z: number, surface: number, xs: Float64Array, moved: Float64Array): void => {
     const here = wakesTurned(field, own, frames, { y, z, own: surface }, xs);
     const mirrored = wakesTurned(field, images, frames, { y: -y, z, own: surface }, xs);
-    return here.map(([u, v, w], index) => {
-      const [mirroredU, mirroredV, mirroredW] = mirrored[index]!;
-      return {
-        u: (u! + sign * mirroredU!) / (2 * STEP),
-        v: (v! - sign * mirroredV!) / (2 * STEP),
-        w: (w! + sign * mirroredW!) / (2 * STEP),
-      };
-    });
+    for (let index = 0; index < xs.length; index++) {
+      for (let axis = 0; axis < 3; axis++) {
+        const at = turnedAt(index, axis);
+        const image = axis === 1 ? -sign * mirrored[at]! : sign * mirrored[at]!;
+        moved[3 * index + axis] = (here[at]! + image) / (2 * STEP);
+      }
+    }
   };
   const panels = () => new Float64Array(n);
   const legs = () => new Float64Array(field.edges * count);
   const air = { normal: panels(), u: panels(), v: panels(), w: panels(), legV: legs(), legW: legs() };
   const xs = new Float64Array(2 * count);
+  const moved = new Float64Array(3 * xs.length);
   lattice.strips.forEach((strip, stripIndex) => {
     const first = stripIndex * count;
     for (let k = 0; k < count; k++) {
       xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
       xs[count + k] = matrices.forceX[first + k]!;
     }
-    const moved = change(strip.m.y, strip.m.z, strip.surface, xs);
+    change(strip.m.y, strip.m.z, strip.surface, xs, moved);
     for (let k = 0; k < count; k++) {
-      air.normal[first + k] = moved[k]!.w * strip.tangentY - moved[k]!.v * strip.tangentZ;
-      const { u, v, w } = moved[count + k]!;
-      air.u[first + k] = u;
-      air.v[first + k] = v;
-      air.w[first + k] = w;
+      air.normal[first + k] = moved[3 * k + 2]! * strip.tangentY - moved[3 * k + 1]! * strip.tangentZ;
+      const at = 3 * (count + k);
+      air.u[first + k] = moved[at]!;
+      air.v[first + k] = moved[at + 1]!;
+      air.w[first + k] = moved[at + 2]!;
     }
   });
   lattice.surfaces.forEach((_, surface) => {
     const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
     for (let edge = field.firstEdge[surface]!; edge <= field.firstEdge[surface]! + strips; edge++) {
       const pieces = field.pieceX.subarray(edge * count, (edge + 1) * count);
-      change(field.edgeY[edge]!, field.edgeZ[edge]!, surface, pieces).forEach(({ v, w }, k) => {
-        air.legV[edge * count + k] = v;
-        air.legW[edge * count + k] = w;
-      });
+      change(field.edgeY[edge]!, field.edgeZ[edge]!, surface, pieces, moved);
+      for (let k = 0; k < count; k++) {
+        air.legV[edge * count + k] = moved[3 * k + 1]!;
+        air.legW[edge * count + k] = moved[3 * k + 2]!;
+      }
     }
   });
   return air;
-}
-
-interface Velocity {
-  readonly u: number;
-  readonly v: number;
-  readonly w: number;
 }
 
 /** What every edge of the right half leaves in its wake: of a horseshoe the outer leg runs out, the inner one in; images of doubled panels only. */

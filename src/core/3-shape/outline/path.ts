@@ -110,12 +110,19 @@ export interface Bounds {
 
 /** Smallest upright box around paths, arcs included. */
 export function boundsOf(paths: readonly Path[]): Bounds {
-  const points = paths.flatMap((path) =>
-    pieces(path).flatMap((piece): Point[] => [[piece.a.x, piece.a.y], [piece.b.x, piece.b.y], ...quarters(piece)]),
-  );
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) };
+  let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  const take = (x: Millimetres, y: Millimetres) => {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  };
+  for (const path of paths) {
+    for (const { x, y } of path.vertices) take(x, y);
+    if (!path.vertices.some(({ bulge }) => bulge)) continue;
+    for (const piece of pieces(path)) for (const [x, y] of quarters(piece)) take(x, y);
+  }
+  return { left, right, bottom, top };
 }
 
 /** Where an arc reaches furthest right, up, left and down, as far as it passes there. */
@@ -175,18 +182,20 @@ export function reversed({ vertices, isClosed }: Path): Path {
 
 /** Corners of a polyline that leaves the path nowhere by more than a tolerance [mm]: sagitta r(1 − cos(θ/2n)). */
 export function flattened(path: Path, tolerance: Millimetres): Point[] {
-  const points = pieces(path).flatMap((piece): Point[] => {
-    const arc = arcOf(piece);
-    const start: Point = [piece.a.x, piece.a.y];
-    if (!arc) return [start];
+  const { vertices, isClosed } = path;
+  const points: Point[] = [];
+  vertices.forEach((a, index) => {
+    points.push([a.x, a.y]);
+    const b = vertices[index + 1] ?? (isClosed ? vertices[0] : undefined);
+    if (!a.bulge || !b) return;
+    const arc = arcOf({ a, b, bulge: a.bulge });
+    if (!arc) return;
     const step = 2 * Math.acos(Math.max(0, 1 - Math.min(tolerance / arc.radius, 1)));
     const count = Math.max(1, Math.ceil(Math.abs(arc.turn) / step));
-    return Array.from({ length: count }, (_, index): Point => {
-      if (index === 0) return start;
-      const angle = arc.start + (arc.turn * index) / count;
-      return [arc.centre[0] + arc.radius * Math.cos(angle), arc.centre[1] + arc.radius * Math.sin(angle)];
-    });
+    for (let part = 1; part < count; part++) {
+      const angle = arc.start + (arc.turn * part) / count;
+      points.push([arc.centre[0] + arc.radius * Math.cos(angle), arc.centre[1] + arc.radius * Math.sin(angle)]);
+    }
   });
-  const last = path.vertices.at(-1);
-  return path.isClosed || !last ? points : [...points, [last.x, last.y]];
+  return points;
 }

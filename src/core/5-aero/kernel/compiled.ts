@@ -14,35 +14,53 @@ interface Exports {
     count: number,
     edgeOf: number,
     strips: number,
-    sight: number,
+    spread: number,
+    frame: number,
     y: number,
     z: number,
     xs: number,
     points: number,
-    corners: number,
+    work: number,
+    out: number,
+  ): void;
+  turn(
+    field: number,
+    edges: number,
+    count: number,
+    spread: number,
+    from: number,
+    to: number,
+    strengths: number,
+    y: number,
+    z: number,
+    xs: number,
+    points: number,
+    work: number,
     out: number,
   ): void;
 }
 
-/** Horseshoes with straight legs, and what stays of them whatever they are seen from. */
-export interface StraightField {
+/** Horseshoes, and what stays of them whatever they are seen from. */
+export interface PackedField {
   readonly edges: number;
   readonly count: number;
-  /** x of all corners, then y and z of all edges [m]. */
+  /** x of all corners, then of all edges y, z, trailing edge, and y, z, length and tangent of the strip of vorticity [m]. */
   readonly places: Float64Array;
   /** Edge inboard of every strip. */
   readonly edgeOf: Int32Array;
 }
 
-/** A line of points along x, and what it sees of every edge. */
+/** A line of points along x, and which edges are seen from it as strips of vorticity. */
 export interface SeenLine {
   readonly y: number;
   readonly z: number;
   readonly xs: ArrayLike<number>;
-  readonly edgeAcross: Float64Array;
-  readonly meanV: Float64Array;
-  readonly meanW: Float64Array;
+  /** 1 or 0 for every edge. */
+  readonly spread: Uint8Array;
 }
+
+/** A direction of wakes with two across it, d, e₁ and e₂: 3, 2 and 3 numbers. */
+export type PackedFrame = Float64Array;
 
 /** Velocities from every panel at one point. */
 interface Row {
@@ -55,8 +73,10 @@ const NUMBER = 8;
 const PAGE = 65_536;
 /** Room for what points of a line see [bytes]; longer lines are left to TypeScript. */
 const WORK = 24 * PAGE;
-/** Bytes of what two points see of a corner, as in the module. */
+/** Bytes of what two points see of a corner and of a wake, as in the module. */
 const CORNER = 80;
+const WAKE = 64;
+const FRAME = 8 * NUMBER;
 /** Memory for matrices [bytes]: those of a few geometries of the finest lattice. */
 const ROOM = 640 * PAGE;
 /** Matrices with more rows or columns are left to TypeScript. */
@@ -79,6 +99,7 @@ export class CompiledKernel {
   readonly #exports: Exports;
   readonly #numbers: Float64Array;
   readonly #integers: Int32Array;
+  readonly #bytes: Uint8Array;
   readonly #known = new WeakMap<Float64Array, Place>();
   /** Oldest first; the room is written round and round. */
   readonly #places: Place[] = [];
@@ -104,6 +125,7 @@ export class CompiledKernel {
     memory.grow(Math.ceil((this.#end - memory.buffer.byteLength) / PAGE));
     this.#numbers = new Float64Array(memory.buffer);
     this.#integers = new Int32Array(memory.buffer);
+    this.#bytes = new Uint8Array(memory.buffer);
   }
 
   /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
@@ -161,31 +183,92 @@ export class CompiledKernel {
   }
 
   /**
-   * What horseshoes with straight legs induce at the points of a line, into a
-   * row for each. @returns false where there is no room for that many
+   * What horseshoes induce at the points of a line, into a row for each, wakes
+   * along a direction or, without one, straight back. @returns false where
+   * there is no room for that many
    */
-  induceStraight({ edges, count, places, edgeOf }: StraightField, line: SeenLine, rows: readonly Row[]): boolean {
-    const { y, z, xs, edgeAcross, meanV, meanW } = line;
+  induce(field: PackedField, frame: PackedFrame | null, line: SeenLine, rows: readonly Row[]): boolean {
+    const { edges, count, edgeOf } = field;
     const panels = edgeOf.length * count;
-    const sight = this.#work;
-    const points = sight + 3 * edges * NUMBER;
-    const edgesAt = points + xs.length * NUMBER;
-    const corners = Math.ceil((edgesAt + 4 * edgeOf.length) / 16) * 16;
-    const out = corners + edges * count * CORNER;
-    if (out + 3 * xs.length * panels * NUMBER > this.#work + WORK) return false;
-    const field = this.#placeOf(places);
-    const numbers = this.#numbers;
-    [edgeAcross, meanV, meanW].forEach((each, index) => numbers.set(each, sight / NUMBER + index * edges));
-    numbers.set(xs, points / NUMBER);
+    const room = edges * (3 * NUMBER + WAKE + count * CORNER) + 16;
+    const seen = this.#see(field, line, frame ? [frame] : [], room, 3 * rows.length * panels);
+    if (!seen) return false;
+    const { at, spread, frames, xs, work, out } = seen;
+    const edgesAt = this.#results;
     this.#integers.set(edgeOf, edgesAt / 4);
-    this.#exports.induce(field, edges, count, edgesAt, edgeOf.length, sight, y, z, points, xs.length, corners, out);
-    let at = out / NUMBER;
+    const directed = frame ? frames : 0;
+    const { y, z } = line;
+    this.#exports.induce(at, edges, count, edgesAt, edgeOf.length, spread, directed, y, z, xs, rows.length, work, out);
+    let from = out / NUMBER;
     for (const { u, v, w } of rows)
       for (const values of [u, v, w]) {
-        values.set(numbers.subarray(at, at + panels));
-        at += panels;
+        values.set(this.#numbers.subarray(from, from + panels));
+        from += panels;
       }
     return true;
+  }
+
+  /**
+   * Change of the velocity at the points of a line when wakes of these
+   * strengths turn from one direction to another: u, v and w of two points side
+   * by side. @returns null where there is no room for that many
+   */
+  turn(
+    field: PackedField,
+    [from, to]: readonly [PackedFrame, PackedFrame],
+    strengths: Float64Array,
+    line: SeenLine,
+  ): Float64Array | null {
+    const { edges, count } = field;
+    const pairs = Math.ceil(line.xs.length / 2);
+    const seen = this.#see(field, line, [from, to], 2 * edges * WAKE + 16, 6 * pairs);
+    if (!seen) return null;
+    const { at, spread, frames, xs, work, out } = seen;
+    this.#numbers.set(strengths, this.#vectors / NUMBER);
+    const { y, z } = line;
+    this.#exports.turn(
+      at,
+      edges,
+      count,
+      spread,
+      frames,
+      frames + FRAME,
+      this.#vectors,
+      y,
+      z,
+      xs,
+      line.xs.length,
+      work,
+      out,
+    );
+    return this.#numbers.slice(out / NUMBER, out / NUMBER + 6 * pairs);
+  }
+
+  /** Lays a field, a line and directions where the module reads them; null where there is no room. */
+  #see(
+    { edges, places }: PackedField,
+    { xs, spread }: SeenLine,
+    frames: readonly PackedFrame[],
+    room: number,
+    answers: number,
+  ): {
+    readonly at: number;
+    readonly spread: number;
+    readonly frames: number;
+    readonly xs: number;
+    readonly work: number;
+    readonly out: number;
+  } | null {
+    const framesAt = this.#work;
+    const points = framesAt + 2 * FRAME;
+    const spreadAt = points + xs.length * NUMBER;
+    const work = Math.ceil((spreadAt + edges) / 16) * 16;
+    const out = Math.ceil((work + room) / 16) * 16;
+    if (out + answers * NUMBER > this.#work + WORK || edges > MOST_ROWS) return null;
+    frames.forEach((frame, index) => this.#numbers.set(frame, (framesAt + index * FRAME) / NUMBER));
+    this.#numbers.set(xs, points / NUMBER);
+    this.#bytes.set(spread, spreadAt);
+    return { at: this.#placeOf(places), spread: spreadAt, frames: framesAt, xs: points, work, out };
   }
 
   #placeOf(matrix: Float64Array): number {

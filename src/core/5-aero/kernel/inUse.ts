@@ -3,8 +3,8 @@ import * as inTypeScript from './inTypeScript';
 
 /** What the lattice does most, in either form. */
 export type Kernel = Pick<CompiledKernel, 'factorInPlace' | 'solveOne' | 'solveFour' | 'multiplyRows'> &
-  // Without it the loops of `inducedVelocity.ts` do it.
-  Partial<Pick<CompiledKernel, 'induceStraight'>>;
+  // Without them the loops of `inducedVelocity.ts` and `bentWake.ts` do it.
+  Partial<Pick<CompiledKernel, 'induce' | 'turn'>>;
 
 const reference: Kernel = inTypeScript;
 const compiled: Kernel | null = compileKernel();

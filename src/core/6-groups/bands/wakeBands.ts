@@ -1,7 +1,7 @@
 import type { Fraction, Metres, Radians } from '@/core/1-base/units/convert';
 import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
-import { commandAngles, type CommandAngles } from '@/core/5-aero/commands';
-import { lateralDerivatives, neutralPointAt } from '@/core/5-aero/derivatives';
+import { commandAngles } from '@/core/5-aero/commands';
+import { neutralPointAt, sideslipDerivatives } from '@/core/5-aero/derivatives';
 import { buildInfluence } from '@/core/5-aero/influence';
 import { buildLattice, MOST_PANELS } from '@/core/5-aero/lattice';
 import { trim } from '@/core/5-aero/trim';
@@ -44,13 +44,7 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
     });
   const straight = modelAt(null);
   const numbersAt = (model: AeroModel, alpha: Radians, command: Radians): Numbers => {
-    const { dihedralEffect, yawStiffness } = lateralDerivatives(model, {
-      alpha,
-      command,
-      about,
-      roll: NONE,
-      yaw: NONE,
-    });
+    const { dihedralEffect, yawStiffness } = sideslipDerivatives(model, { alpha, command, about });
     return { neutralPoint: neutralPointAt(model, alpha, about), dihedralEffect, yawStiffness };
   };
   const states = lifts.flatMap((lift) => {
@@ -73,6 +67,3 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
     yawStiffness: reach('yawStiffness'),
   };
 }
-
-const STILL = { angles: new Float64Array(), lean: new Float64Array() };
-const NONE: CommandAngles = { even: STILL, odd: STILL, hasEven: false, hasOdd: false };

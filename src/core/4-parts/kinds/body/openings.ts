@@ -2,10 +2,19 @@ import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phras
 import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import type { Control } from '@/core/2-document/schema/surface';
-import { boundsOf, circle, type Path, type Point, polygon, reversed, transformed } from '@/core/3-shape/outline/path';
+import {
+  type Bounds,
+  boundsOf,
+  circle,
+  type Path,
+  type Point,
+  polygon,
+  reversed,
+  transformed,
+} from '@/core/3-shape/outline/path';
 import { isInside } from '@/core/3-shape/outline/partOutline';
 import type { PartFault } from '../../part';
-import { cutOut, grown, joined, piecesLeft, type Region, spanAt, withoutSlivers } from '../../polygons';
+import { cutOut, grown, joined, MITRE, piecesLeft, type Region, spanAt, withoutSlivers } from '../../polygons';
 import { nameOfSurface } from '../panels';
 import { type Passing, passingAt } from '../sectionAtWall';
 import { framesBetween, LEAST, nameOfBody, type Stuff } from './stuff';
@@ -51,10 +60,17 @@ export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opene
   for (const one of passing) {
     const { surface } = one;
     const through = (path: Path) => grown(throughWall(stuff, local(path)), allowances.slot);
+    const passes = (box: Bounds, more: Millimetres) =>
+      box.right + more >= reach.left &&
+      box.left - more <= reach.right &&
+      box.bottom - more <= reach.top &&
+      box.top + more >= reach.bottom;
+    // Most surfaces lie nowhere near: that shows before anything is cut.
+    if (!passes(boxOf(local(one.edge)), MITRE * allowances.slot + stuff.wall)) continue;
     const [slot] = through(one.edge);
     if (!slot) continue;
     const own = boxOf(slot);
-    if (own.right < reach.left || own.left > reach.right || own.bottom > reach.top || own.top < reach.bottom) continue;
+    if (!passes(own, 0)) continue;
     const roof = roofOver(stuff, slot);
     const cut = roof?.cut ?? slot;
     if (!roof && (piecesLeft(region.edge, [cut]) > 1 || isThrough(stuff, slot))) {
