@@ -19,8 +19,19 @@ export interface Passing {
   readonly turn: Radians;
 }
 
+/** Walls of one aircraft lie at the same few places. */
+const known = new WeakMap<readonly Surface[], Map<Millimetres, readonly Passing[]>>();
+
 /** Sections of all surfaces that pass an upright wall at so much beside the middle, each at its own incidence and twist. */
-export function passingAt(surfaces: readonly Surface[], y: Millimetres): Passing[] {
+export function passingAt(surfaces: readonly Surface[], y: Millimetres): readonly Passing[] {
+  const before = known.get(surfaces) ?? new Map<Millimetres, readonly Passing[]>();
+  known.set(surfaces, before);
+  const passing = before.get(y) ?? findPassing(surfaces, y);
+  before.set(y, passing);
+  return passing;
+}
+
+function findPassing(surfaces: readonly Surface[], y: Millimetres): Passing[] {
   return surfaces.flatMap((surface): Passing[] => {
     if (!surface.mirrored || surface.position.y > y) return [];
     const [root] = surface.stations;
