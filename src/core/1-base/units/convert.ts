@@ -38,6 +38,8 @@ export const millimetresFromMetres = (metres: Metres): Millimetres => metres * 1
 export const kilogramsFromGrams = (grams: Grams): Kilograms => grams / 1000;
 export const gramsFromKilograms = (kilograms: Kilograms): Grams => kilograms * 1000;
 /** Of the clocks of a browser. */
+const SECONDS_PER_MINUTE = 60;
+export const secondsFromMinutes = (minutes: number): Seconds => minutes * SECONDS_PER_MINUTE;
 export const secondsFromMilliseconds = (milliseconds: number): Seconds => milliseconds / 1000;
 export const radiansFromDegrees = (degrees: Degrees): Radians => (degrees * Math.PI) / 180;
 export const degreesFromRadians = (radians: Radians): Degrees => (radians * 180) / Math.PI;

@@ -1,0 +1,43 @@
+import type { Design } from '@/core/2-document/schema/design';
+import { airAt } from '@/core/5-aero/atmosphere';
+import { targetsOf } from '@/core/6-groups/ceilings/briefTargets';
+import type { Numbers } from '@/core/6-groups/page';
+import { type Limit, limitsOf, missed } from '../limits';
+
+/** A demand, and how it was met. */
+export interface Met {
+  readonly limit: Limit;
+  readonly value: number | null;
+  /** Share of the limit by which it is missed; nought where it is met. */
+  readonly miss: number;
+}
+
+/** What a throw, a bungee or a field bears of stall speed; nothing where the brief says nothing of them. */
+function stallLimit({ brief, conditions }: Design, { stall, mass }: Numbers): Limit[] {
+  if (stall.liftCoefficient === null || mass.total === null) return [];
+  const { targetWingLoading: _, ...asked } = brief;
+  const air = airAt(conditions.elevation, conditions.temperature);
+  const speeds = targetsOf(asked, air, stall.liftCoefficient, mass.total)
+    .bounds.filter(({ kind }) => kind === 'physics')
+    .map(({ speed }) => speed);
+  return speeds.length > 0 ? [{ name: 'stall.speed', kind: 'most', value: Math.min(...speeds) }] : [];
+}
+
+const valueOf = (numbers: Numbers, name: string): number | null => {
+  const [group, key] = name.split('.') as [keyof Numbers, string];
+  const value = (numbers[group] as unknown as Record<string, unknown>)[key];
+  return typeof value === 'number' ? value : null;
+};
+
+/** Everything that is asked of a design, margins on both sides among it, and how far it is met. */
+export function demandsOf(design: Design, numbers: Numbers): Met[] {
+  const limits: Limit[] = [
+    ...limitsOf(design),
+    { name: 'pitch.staticMargin', kind: 'most', value: design.balance.maximumStaticMargin },
+    ...stallLimit(design, numbers),
+  ];
+  return limits.map((limit) => {
+    const value = valueOf(numbers, limit.name);
+    return { limit, value, miss: missed(limit, value) };
+  });
+}
