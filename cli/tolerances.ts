@@ -22,7 +22,11 @@ and stall), noTipStall, rollTrimmable, firstThrow (all of them, and a throw by h
 that goes well, with full power where its drive is known; null where it is not
 launched by hand); shares: what of the variance
 of an output each input brings; inputs: what was off by how much, one standard
-deviation; failed: draws in which nothing holds the nose. Errors of building and
+deviation; all: chance that all verdicts hold that building decides, throws left
+out; tighten: to how much each input alone, and to what share all that hands set
+together, would have to come down for that to be 0.95 (null where even exact ones
+do not do), and what exact ones bring;
+failed: draws in which nothing holds the nose. Errors of building and
 of the sections alone: no wind, no pilot. Nothing here says that an aircraft is safe.
 Faults of the file go to standard error with their place; exit status 2.`;
 
@@ -67,8 +71,12 @@ function main(): void {
     seed,
     failed,
     inputs: Object.fromEntries(tolerances.map(({ id, sigma }) => [id, sigma])),
-    outputs: Object.fromEntries(entries.map(([name, { shares: _shares, ...spread }]) => [name, spread])),
+    outputs: Object.fromEntries(
+      entries.map(([name, { shares: _shares, counts: _counts, from: _from, to: _to, ...spread }]) => [name, spread]),
+    ),
     chances,
+    all: told.all,
+    tighten: told.tighten,
     shares: Object.fromEntries(entries.map(([name, { shares }]) => [name, shares])),
     reasons,
   };

@@ -13,6 +13,7 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import { type Solved, solve } from '@/core/6-groups/solve';
 import { changed } from '@/core/7-flight/toss/virtualToss';
 import { trimmerOf } from '@/core/7-flight/toss/glider';
+import { HAND_SPREADS } from './handSpreads';
 
 /** What may be other than drawn, and shows in flight. */
 export const FAULTS = ['balance', 'decalage', 'thrustLine', 'warp', 'softBoom', 'drag', 'mass'] as const;
@@ -37,36 +38,32 @@ export function drawnOf(design: Design): Drawn | null {
   return { design, numbers, mass, about: solution.prepared.about, trimmer: trimmerOf(design) };
 }
 
-/** Half of what hands and eyes are off, ±1σ (section data and reading of a balance point: see `priorOf` of tosses). C. */
-const BALANCE_READ = 2.5;
-const NEUTRAL_POINT: Fraction = 0.02;
-const DECALAGE = Math.hypot(0.5, 0.8);
+const DECALAGE = Math.hypot(HAND_SPREADS.shimmed, HAND_SPREADS.hotGlue);
 const THRUST_LINE = 1;
-const WARP = 0.7;
 /** A boom as a builder leaves it, with its creases and joints, turns as far again. C. */
 const SOFTER: Fraction = 1;
-const DRAG: Fraction = 0.13;
-const MASS: Fraction = 0.04;
 
 /** One standard deviation of a fault, in its unit: millimetres, degrees, or a share; null where it cannot be. */
 export function sigmaOf(fault: Fault, { design, numbers, trimmer }: Drawn): number | null {
   switch (fault) {
     case 'balance': {
       const chord = numbers.reference.meanChord;
-      return chord === null ? null : Math.hypot(BALANCE_READ, NEUTRAL_POINT * millimetresFromMetres(chord));
+      return chord === null
+        ? null
+        : Math.hypot(HAND_SPREADS.balance, HAND_SPREADS.neutralPoint * millimetresFromMetres(chord));
     }
     case 'decalage':
       return trimmer === null ? null : DECALAGE;
     case 'thrustLine':
       return design.propulsion.length > 0 ? THRUST_LINE : null;
     case 'warp':
-      return design.surfaces.some(isWarped) ? WARP : null;
+      return design.surfaces.some(isWarped) ? HAND_SPREADS.warp : null;
     case 'softBoom':
       return numbers.strength.boomPitchFactor === null ? null : SOFTER;
     case 'drag':
-      return numbers.drag.total === null ? null : DRAG;
+      return numbers.drag.total === null ? null : HAND_SPREADS.drag;
     case 'mass':
-      return MASS;
+      return HAND_SPREADS.mass;
   }
 }
 

@@ -14,6 +14,7 @@ import { solve } from '@/core/6-groups/solve';
 import { OUTBOARD } from '@/core/7-verdict/rules/tipStall';
 import { rollAsked } from '@/core/7-verdict/rules/leftRight';
 import { drawnOf, widestWing, withFault } from '@/core/8-field/faults';
+import { type FieldEffect, fieldEffect, momentAtNoLift, NO_EFFECT } from './fieldEffects';
 import { type Tolerance, type ToleranceKind, tolerancesOf } from './inputs';
 
 /** How one built aircraft is off: a value for every tolerance, in its unit. */
@@ -47,11 +48,15 @@ export interface ToleratedAircraft {
   readonly design: Design;
   readonly numbers: Numbers;
   readonly tolerances: readonly Tolerance[];
+  /** Fields whose ± could not be taken, and why. */
+  readonly reasons: Readonly<Record<string, string>>;
   readonly built: (off: Off) => Built;
   /** Turn of the surface that trims it, or of the pitch control where it has none, that all errors of angles come to [rad]. */
   readonly decalage: (off: Off) => Radians;
   /** Pitch and roll command that errors of angles and a warp come to; null where it has no such control. */
   readonly stands: (off: Off) => { readonly pitch: Radians | null; readonly roll: Radians | null };
+  /** How far the balance point comes to lie aft against the neutral point [m]. */
+  readonly shift: (off: Off) => Metres;
   readonly of: (off: Off, kind: ToleranceKind) => number;
 }
 
@@ -96,12 +101,18 @@ export function toleratedAircraft(
   const { air } = solution.prepared;
   const area = solution.prepared.reference.area;
   const level = trim.liftCoefficient;
-  // As hands off is told: by the slopes about the trimmed state.
   const stiffness = -momentSlope / liftSlope;
-  const atNoLift =
-    rigging.handsOffLift === null
-      ? rigging.handsOffMoment + stiffness * (level ?? 0)
-      : stiffness * rigging.handsOffLift;
+  const atNoLift = momentAtNoLift(numbers)!;
+  const reasons: Record<string, string> = {};
+  const effects = tolerances.map((tolerance): FieldEffect => {
+    if (tolerance.kind !== 'field') return NO_EFFECT;
+    const effect = fieldEffect(design, tolerance);
+    if (!('because' in effect)) return effect;
+    reasons[tolerance.id] = effect.because;
+    return NO_EFFECT;
+  });
+  const byFields = (off: Off, key: keyof FieldEffect) =>
+    effects.reduce((all, effect, index) => all + off[index]! * effect[key], 0);
   const momentOf = new Map(rigging.surfaces.map(({ surface, momentPerRadian }) => [surface, momentPerRadian]));
 
   const rollOf = (of: Numbers) => rollAsked(design, of);
@@ -141,15 +152,16 @@ export function toleratedAircraft(
   }
 
   const built = (off: Off): Built => {
-    const balance = cg + sum(off, 'balance');
-    const neutral = neutralPoint + sum(off, 'neutralPoint');
-    const margin = (neutral - balance) / chord;
-    const heavier = total * (1 + sum(off, 'mass') + sum(off, 'boards'));
-    const moment = atNoLift + angleMoment(off);
+    const balance = cg + sum(off, 'balance') + byFields(off, 'balance');
+    const neutral = neutralPoint + sum(off, 'neutralPoint') + byFields(off, 'neutralPoint');
+    const margin = (neutral - balance) / (chord * (1 + byFields(off, 'chord')));
+    const larger = 1 + byFields(off, 'area');
+    const heavier = total * (1 + sum(off, 'mass') + sum(off, 'boards') + byFields(off, 'mass'));
+    const moment = atNoLift + angleMoment(off) + byFields(off, 'moment');
     const holds = stiffness + margin - staticMargin;
     const lift = holds > LEAST_MARGIN ? moment / holds : null;
-    const levelLift = level === null ? null : (level * heavier) / total;
-    const more = 1 + sum(off, 'greatestLift');
+    const levelLift = level === null ? null : (level * heavier) / total / larger;
+    const more = 1 + sum(off, 'greatestLift') + byFields(off, 'greatestLift');
     const most = stall.liftCoefficient === null ? null : stall.liftCoefficient * more;
     const effect = Math.max(0.1, 1 + sum(off, 'control'));
     const elevatorAt = (of: number, at: number, by: number) => -(of - by * at) / (command! * effect);
@@ -171,7 +183,7 @@ export function toleratedAircraft(
       handsOffLift: lift,
       handsOffSpeed:
         lift !== null && lift > LEAST_LIFT
-          ? (Math.sqrt((2 * heavier * GRAVITY) / (air.density * area * lift)) as MetresPerSecond)
+          ? (Math.sqrt((2 * heavier * GRAVITY) / (air.density * area * larger * lift)) as MetresPerSecond)
           : null,
       levelLift,
       elevator:
@@ -180,7 +192,7 @@ export function toleratedAircraft(
           : trim.elevator + elevatorAt(moment, levelLift, holds) + (atNoLift - stiffness * level) / command,
       mass: heavier,
       maximumLift: most,
-      stallSpeed: stall.speed === null ? null : stall.speed * Math.sqrt(heavier / total / more),
+      stallSpeed: stall.speed === null ? null : stall.speed * Math.sqrt(heavier / total / more / larger),
       rollCommand: straight?.command === 'aileron' ? radiansFromDegrees(asked) : null,
       rollShare: isHeld && travel > 0 ? Math.abs(asked) / travel : (straight?.share ?? 0),
       tipLeft: tipLeft(Math.abs(warp)),
@@ -194,10 +206,13 @@ export function toleratedAircraft(
     design,
     numbers,
     tolerances,
+    reasons,
     built,
-    decalage: (off) => (perTurn ? angleMoment(off) / perTurn : 0),
+    decalage: (off) => (perTurn ? (angleMoment(off) + byFields(off, 'moment')) / perTurn : 0),
+    shift: (off) =>
+      sum(off, 'balance') - sum(off, 'neutralPoint') + byFields(off, 'balance') - byFields(off, 'neutralPoint'),
     stands: (off) => ({
-      pitch: command ? angleMoment(off) / command : null,
+      pitch: command ? (angleMoment(off) + byFields(off, 'moment')) / command : null,
       // What holds it against the warp is the opposite of what the warp is.
       roll:
         straight?.command === 'aileron' ? -radiansFromDegrees(perWarp * degreesFromRadians(sum(off, 'warp'))) : null,

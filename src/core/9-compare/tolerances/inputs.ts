@@ -9,14 +9,15 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import type { Numbers } from '@/core/6-groups/page';
 import { widestWing } from '@/core/8-field/faults';
+import { HAND_SPREADS } from '@/core/8-field/handSpreads';
 
 /** What may come out other than drawn. */
 export type ToleranceKind =
-  'incidence' | 'warp' | 'balance' | 'neutralPoint' | 'mass' | 'boards' | 'greatestLift' | 'drag' | 'control';
+  'incidence' | 'warp' | 'balance' | 'neutralPoint' | 'mass' | 'boards' | 'greatestLift' | 'drag' | 'control' | 'field';
 
-/** One input and how far it is off, ±1σ: radians, metres, or a share of itself. */
+/** One input and how far it is off, ±1σ: radians, metres, or a share of itself; a field of the document in its own unit. */
 export interface Tolerance {
-  /** Such as `incidence wing`. */
+  /** Such as `incidence wing`, or the path of a field. */
   readonly id: string;
   readonly kind: ToleranceKind;
   /** The surface whose it is, by its id. */
@@ -24,20 +25,15 @@ export interface Tolerance {
   readonly sigma: Radians | Metres | Fraction;
 }
 
-/**
- * How hands and boards are off, ±1σ: half of the bands that are shown
- * elsewhere. Angles of a surface that is shimmed, and of one in hot glue, which
- * pulls as it cools; tip to tip; a balance point read on fingers; lift slopes
- * and bodies together as a share of the mean chord. C (practice).
- */
-const ANGLE = { shimmed: radiansFromDegrees(0.5), hotGlue: radiansFromDegrees(0.8) } as const;
-const WARP = radiansFromDegrees(0.7);
-const BALANCE = metresFromMillimetres(2.5);
-const NEUTRAL_POINT: Fraction = 0.02;
-const MASS: Fraction = 0.04;
+const ANGLE = {
+  shimmed: radiansFromDegrees(HAND_SPREADS.shimmed),
+  hotGlue: radiansFromDegrees(HAND_SPREADS.hotGlue),
+} as const;
+const WARP = radiansFromDegrees(HAND_SPREADS.warp);
+const BALANCE = metresFromMillimetres(HAND_SPREADS.balance);
+/** Of boards, sections and controls, ±1σ. C (practice). */
 const BOARDS: Fraction = 0.08;
 const GREATEST_LIFT: Fraction = 0.06;
-const DRAG: Fraction = 0.13;
 const CONTROL: Fraction = 0.08;
 /** What a tilt meter leaves open of an angle that was measured. C. */
 const METER = radiansFromDegrees(0.2);
@@ -46,9 +42,11 @@ const SCALE: Fraction = 0.005;
 /** Hot glue weighs so much and more [g/m]; other glues are thinner. */
 const HOT_GLUE = 8;
 
+const incidenceOf = (id: string) => `/surfaces/${id}/incidence`;
+
 /** As its own ± says, which is twice the spread as every band is; else by how it is fixed or was measured. */
 function angleOf({ tolerances }: Design, { id, asBuilt, construction }: Surface): Radians {
-  const own = tolerances.find(({ field }) => field === `/surfaces/${id}/incidence`);
+  const own = tolerances.find(({ field }) => field === incidenceOf(id));
   if (own) return radiansFromDegrees(own.plusMinus / 2);
   if (asBuilt?.left?.incidence !== undefined || asBuilt?.right?.incidence !== undefined) return METER;
   return construction && construction.glueLength > 0 && construction.glueDensity >= HOT_GLUE
@@ -79,11 +77,15 @@ export function tolerancesOf(design: Design, numbers: Pick<Numbers, 'rigging' | 
       ? [{ id: `warp ${wing.id}`, kind: 'warp' as const, surface: wing.id, sigma: isWarpKnown ? METER : WARP }]
       : []),
     { id: 'balance', kind: 'balance', sigma: BALANCE },
-    { id: 'neutralPoint', kind: 'neutralPoint', sigma: NEUTRAL_POINT * (reference.meanChord ?? 0) },
-    { id: 'mass', kind: 'mass', sigma: Math.hypot(MASS * open, SCALE) },
+    { id: 'neutralPoint', kind: 'neutralPoint', sigma: HAND_SPREADS.neutralPoint * (reference.meanChord ?? 0) },
+    { id: 'mass', kind: 'mass', sigma: Math.hypot(HAND_SPREADS.mass * open, SCALE) },
     { id: 'boards', kind: 'boards', sigma: (spreads.boards ?? BOARDS) * boards },
     { id: 'greatestLift', kind: 'greatestLift', sigma: spreads.greatestLift ?? GREATEST_LIFT },
-    { id: 'drag', kind: 'drag', sigma: spreads.drag ?? DRAG },
+    { id: 'drag', kind: 'drag', sigma: spreads.drag ?? HAND_SPREADS.drag },
     { id: 'control', kind: 'control', sigma: CONTROL },
+    // Any other number with a ± of its own.
+    ...design.tolerances
+      .filter(({ field }) => !design.surfaces.some(({ id }) => field === incidenceOf(id)))
+      .map(({ field, plusMinus }): Tolerance => ({ id: field, kind: 'field', sigma: plusMinus / 2 })),
   ];
 }

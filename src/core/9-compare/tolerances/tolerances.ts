@@ -1,13 +1,12 @@
 import type { Steps } from '@/core/1-base/steps';
 import type { Fraction, Kilograms } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { GRAVITY } from '@/core/5-aero/atmosphere';
-import { ROLL_CAUTION } from '@/core/7-verdict/rules/leftRight';
-import { LAUNCH_HEIGHT, MOST_HANDS_OFF, TOO_SOON } from '@/core/7-verdict/rules/handsOffTrim';
 import { type Built, type Off, toleratedAircraft, type ToleratedAircraft } from './builtAircraft';
 import { normalDraws, quantileOf } from './draws';
 import { type BuiltOff, goesWell, thrownOf, type Thrown } from './firstThrow';
 import type { Tolerance } from './inputs';
+import { tightenings, type Tightened } from './tighten';
+import { holdsAll, holdsOf, limitsFor, type Limits } from './verdicts';
 
 /** Verdicts whose chance is told; the last one is all of them and a throw that goes well. */
 export const CHANCES = ['inWindow', 'handsOff', 'noTipStall', 'rollTrimmable', 'firstThrow'] as const;
@@ -39,6 +38,25 @@ export interface Spread {
   readonly drawn: number | null;
   /** Share of its variance that each input brings, by its id. */
   readonly shares: Readonly<Record<string, Fraction>>;
+  /** How many lie in each of as many equal steps, from the least to the greatest. */
+  readonly counts: readonly number[];
+  readonly from: number;
+  readonly to: number;
+  /** What it should keep to as drawn; null where nothing asks for it. */
+  readonly limits: Limits;
+}
+
+/** Steps of a distribution. */
+const BINS = 24;
+
+function countsOf(sorted: Float64Array): Pick<Spread, 'counts' | 'from' | 'to'> {
+  const [from, to] = [sorted[0]!, sorted.at(-1)!];
+  const counts = Array.from({ length: BINS }, () => 0);
+  for (const value of sorted) {
+    const bin = to > from ? Math.floor((BINS * (value - from)) / (to - from)) : 0;
+    counts[Math.min(BINS - 1, bin)]!++;
+  }
+  return { counts, from, to };
 }
 
 export interface Tolerated {
@@ -51,31 +69,25 @@ export interface Tolerated {
   /** Null where it cannot be told, and why. */
   readonly chances: Readonly<Record<ChanceName, Fraction | null>>;
   readonly reasons: Readonly<Record<string, string>>;
+  /** Chance that all verdicts hold that building decides, throws left out. */
+  readonly all: Fraction;
+  /** What would have to come down by how much for that chance to be nine and a half in ten. */
+  readonly tighten: Tightened;
 }
 
-/** Least share of level lift that hands off keeps a throw from the ground for as long as anyone needs: n = 1 − 2 h/(g t²). */
-const LEAST_OF_LEVEL = 1 - (2 * LAUNCH_HEIGHT) / (GRAVITY * TOO_SOON ** 2);
 const NOT_THROWN = 'It is not launched by hand: what a throw does says nothing of it.';
 const NO_SECTIONS = 'What its sections carry is not known.';
 const NO_WINDOW = 'There is no balance window to lie in.';
 
-const isHandsOff = ({ handsOffLift, levelLift, maximumLift }: Built): boolean =>
-  handsOffLift !== null &&
-  (levelLift === null || handsOffLift >= LEAST_OF_LEVEL * levelLift) &&
-  (maximumLift === null || handsOffLift <= MOST_HANDS_OFF * maximumLift);
-
-const isInWindow = ({ balance, window }: Built): boolean =>
-  window !== null && balance >= window.forward && balance <= window.aft;
-
 /** How it was built, as a throw has it. */
 const thrownAs = (
   { glider }: Thrown,
-  { of, decalage, stands }: ToleratedAircraft,
+  { of, decalage, shift, stands }: ToleratedAircraft,
   { off, mass }: { readonly off: Off; readonly mass: Kilograms },
 ): BuiltOff => ({
   errors: {
     decalage: decalage(off),
-    balance: (of(off, 'balance') - of(off, 'neutralPoint')) / glider.chord,
+    balance: shift(off) / glider.chord,
     drag: of(off, 'drag'),
     warp: of(off, 'warp'),
   },
@@ -102,6 +114,7 @@ function sharesOf({ tolerances, built }: ToleratedAircraft, pick: (built: Built)
 
 function spreadOf(aircraft: ToleratedAircraft, all: readonly Built[], name: ToleratedOutput): Spread | null {
   const pick = OUTPUTS[name];
+  const none = new Float64Array(aircraft.tolerances.length);
   const values = Float64Array.from(all.map(pick).filter((value) => value !== null)).sort();
   if (values.length === 0) return null;
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -112,8 +125,10 @@ function spreadOf(aircraft: ToleratedAircraft, all: readonly Built[], name: Tole
     p95: quantileOf(values, 0.95),
     mean,
     sigma: values.length > 1 ? Math.sqrt(square / (values.length - 1)) : 0,
-    drawn: pick(aircraft.built(new Float64Array(aircraft.tolerances.length))),
+    drawn: pick(aircraft.built(none)),
     shares: sharesOf(aircraft, pick),
+    ...countsOf(values),
+    limits: limitsFor(aircraft, name, none),
   };
 }
 
@@ -154,18 +169,8 @@ export function* tolerate(
     const built = aircraft.built(off);
     all.push(built);
     if (built.handsOffLift === null) failed++;
-    const is = {
-      inWindow: isInWindow(built),
-      handsOff: isHandsOff(built),
-      noTipStall: built.tipLeft !== null && built.tipLeft > 0,
-      rollTrimmable: built.rollShare <= ROLL_CAUTION,
-    };
-    // What cannot be told holds nothing back.
-    const isWell =
-      (is.inWindow || built.window === null) &&
-      is.handsOff &&
-      (is.noTipStall || built.tipLeft === null) &&
-      is.rollTrimmable;
+    const is = holdsOf(built);
+    const isWell = holdsAll(built, is);
     for (const name of ['inWindow', 'handsOff', 'noTipStall', 'rollTrimmable'] as const) held[name] += Number(is[name]);
     if (isWell) hold++;
     if (isWell && thrown && !('because' in thrown) && (!thrown.thrust || tried < POWERED)) {
@@ -178,6 +183,7 @@ export function* tolerate(
   held.firstThrow *= tried > 0 ? hold / tried : 0;
   const [first] = all;
   const reasons: Record<string, string> = {
+    ...aircraft.reasons,
     ...(first?.window === null ? { inWindow: NO_WINDOW } : {}),
     ...(first?.tipLeft === null ? { noTipStall: NO_SECTIONS } : {}),
     ...(isThrown ? (thrown && 'because' in thrown ? { firstThrow: thrown.because } : {}) : { firstThrow: NOT_THROWN }),
@@ -197,5 +203,7 @@ export function* tolerate(
       CHANCES.map((name) => [name, reasons[name] === undefined ? held[name] / draws : null]),
     ) as Record<ChanceName, Fraction | null>,
     reasons,
+    all: hold / draws,
+    tighten: tightenings(aircraft, normals),
   };
 }
