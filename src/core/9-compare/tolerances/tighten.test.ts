@@ -92,15 +92,15 @@ describe('tightening', () => {
   });
 
   test('a sloppy angle is what has to come down, and by as much as it is too sloppy', () => {
-    const calm = demoDesign('reef-surveyor');
+    const calm = demoDesign('kittiwake-winglet');
     const tail = calm.surfaces.find(({ role }) => role === 'tailplane' || role === 'vTail')!.id;
     const off = (plusMinus: number) =>
       aircraftOf({ ...calm, tolerances: [{ field: `/surfaces/${tail}/incidence`, plusMinus }] });
-    const wide = off(10);
+    const wide = off(4);
     const normals = normalDraws(500, wide.tolerances.length, 1);
     const [first] = tightenings(wide, normals).alone;
     expect(first!.id).toBe(`incidence ${tail}`);
-    const [same] = tightenings(off(20), normals).alone;
+    const [same] = tightenings(off(8), normals).alone;
     if (first!.sigma === null || same!.sigma === null) throw new Error('an exact tailplane does');
     expectWithin(same!.sigma, first!.sigma, 0.1);
   });
