@@ -3,9 +3,9 @@ import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
 import { readDesignText } from '@/core/2-document/readDesign';
 import type { Design } from '@/core/2-document/schema/design';
+import { holdingMargin, inputNamed } from '@/core/9-compare/linkedInputs';
 import { outputFault } from '@/core/9-compare/outputs';
 import { sweep, type Swept, valuesBetween } from '@/core/9-compare/sweep';
-import { variedField } from '@/core/9-compare/variedInput';
 import { sentence } from '@/words/formatQuantity';
 import { numberOf, readOrRefuse, refuse } from './refuse';
 
@@ -15,11 +15,14 @@ Takes one number of a design through N values from A to B, both among them, and
 prints what the analysis says at each as one JSON object. Values in the units of
 the document (mm, g, °, m/s), outputs in SI units and radians.
 
-  --field PATH       such as /surfaces/wing/stations/0/chord; parts by their id or place
+  --field PATH       such as /surfaces/wing/stations/0/chord; parts by their id or place;
+                     or what moves several numbers, in per cent of what is drawn:
+                     tips/wing (cut), chords/wing (all of them), spans/wing (stretched)
   --from A --to B    its ends
   --steps N          how many values, 1 to 2001 (11 without it)
   --field2, --from2, --to2, --steps2
                      a second one: outputs are then a row for each value of the first
+  --slides ID        slides that item in its bay so that the static margin stays as drawn
   --outputs LIST     names such as pitch.staticMargin,stall.speed,findings.cautions
   --help             this text
 
@@ -43,6 +46,7 @@ function readArguments() {
         from2: { type: 'string' },
         to2: { type: 'string' },
         steps2: { type: 'string', default: '11' },
+        slides: { type: 'string' },
         outputs: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
@@ -61,7 +65,7 @@ type Values = ReturnType<typeof readArguments>['values'];
 function sweptOf(design: Design, values: Values, place: '' | '2'): Swept {
   const path = values[`field${place}`];
   if (path === undefined) return refuse([`--field${place}: give the path of a number. See --help.`]);
-  const varied = variedField(design, path);
+  const varied = inputNamed(design, path);
   if (!varied.ok) return refuse([`--field${place}: ${varied.because}`]);
   const ends = (['from', 'to'] as const).map((end) => {
     const text = values[`${end}${place}`];
@@ -95,6 +99,14 @@ function main(): void {
     sweptOf(read.design, values, ''),
     ...(values.field2 === undefined ? [] : [sweptOf(read.design, values, '2')]),
   ];
+  const { slides } = values;
+  if (slides !== undefined) {
+    const item = read.design.massItems.find(({ id }) => id === slides);
+    if (item?.attachment.kind !== 'slides')
+      return refuse([`--slides ${slides}: is no item of this design that slides in a bay.`]);
+    const last = swept.at(-1)!;
+    swept[swept.length - 1] = { ...last, input: holdingMargin(read.design, last.input, slides) };
+  }
   const points = swept.reduce((product, one) => product * one.values.length, 1);
   if (points > MOST_POINTS) return refuse([`That are ${points} analyses: at most ${MOST_POINTS}; take fewer steps.`]);
   const told = finish(sweep(read.design, swept, names));

@@ -5,18 +5,25 @@ import {
   compareStarted,
   type CompareWork,
   compareWentOn,
+  DRAWN,
+  type SearchAsked,
+  searchTold,
   type SweepAsked,
   sweepTold,
   tolerancesTold,
+  variantSet,
+  variantTold,
 } from './compareSlice';
+import { editDesign, type EditOutcome } from './edit';
+import { keepRevision } from './revisions';
 import type { AppThunk } from './reduxStore';
 
-const JOBS = { tolerances: 'tolerate', sweep: 'sweep' } as const;
+const JOBS = { tolerances: 'tolerate', sweep: 'sweep', search: 'search' } as const;
 /** How often it is built, and from which seed on: the same design says the same. */
 const DRAWS = 1000;
 const SEED = 1;
-/** Places of a sweep: even ones that a curve can be read by. */
-const PLACES = 21;
+/** Places of a sweep: even ones that a curve can be read by, and along each side of a map. */
+const PLACES = { curve: 21, map: 11 } as const;
 
 /** Ends what goes on, because someone said so. */
 export const stopComparing =
@@ -51,6 +58,52 @@ const doing =
 export const buildOften = (design: Design): AppThunk<Promise<void>> =>
   doing('tolerances', { design, draws: DRAWS, seed: SEED }, (result) => tolerancesTold({ of: design, result }));
 
-/** Takes one number of the design from one end to the other. */
-export const sweepField = (design: Design, asked: SweepAsked): AppThunk<Promise<void>> =>
-  doing('sweep', { design, ...asked, places: PLACES }, (result) => sweepTold({ of: design, asked, result }));
+/** Takes one number of the design from one end to the other, or two through all their pairs. @param outputs all that may be looked at */
+export const sweepInputs = (design: Design, asked: SweepAsked, outputs: readonly string[]): AppThunk<Promise<void>> => {
+  const places = asked.inputs.length > 1 ? PLACES.map : PLACES.curve;
+  const inputs = asked.inputs.map((range) => ({ ...range, places }));
+  return doing('sweep', { design, inputs, slides: asked.slides, outputs }, (result) =>
+    sweepTold({ of: design, asked, result }),
+  );
+};
+
+/** Looks for designs that meet the brief. */
+export const searchDesigns = (design: Design, asked: SearchAsked): AppThunk<Promise<void>> =>
+  doing('search', { design, ...asked }, (result) => searchTold({ of: design, asked, result }));
+
+/** Sets a design beside the others and computes what it comes to. */
+export const setBeside =
+  (key: string, name: string, design: Design): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { jobs }) => {
+    const asked = Math.max(0, ...getState().compare.variants.map((one) => one.asked)) + 1;
+    dispatch(variantSet({ key, name, design, asked }));
+    if (!getState().compare.variants.some((one) => one.asked === asked)) return;
+    const outcome = await jobs.ask('variant', { design }, { lane: 'long', slot: `variant-${key}` });
+    if (outcome.kind === 'done') dispatch(variantTold({ key, asked, told: outcome.output, failure: null }));
+    if (outcome.kind === 'failed') dispatch(variantTold({ key, asked, told: null, failure: outcome.message }));
+  };
+
+/** The drawn design as it is now, first of those that are set side by side. */
+export const setDrawnBeside = (design: Design): AppThunk<Promise<void>> =>
+  setBeside(DRAWN, design.name || 'As drawn', design);
+
+/** What was found becomes what is drawn, and is kept as a revision under a name; one step back. */
+export const takeOver =
+  (found: Design, name: string): AppThunk<Promise<EditOutcome>> =>
+  async (dispatch) => {
+    const fault = dispatch(editDesign((now) => ({ ...found, name: now.name, basedOn: now.basedOn })));
+    return fault ?? dispatch(keepRevision(name));
+  };
+
+/** The place of a sweep becomes what is drawn, as its inputs have it there. */
+export const takeOverPlace =
+  (of: Design, { inputs, slides }: SweepAsked, at: readonly number[], name: string): AppThunk<Promise<EditOutcome>> =>
+  async (dispatch, _getState, { jobs }) => {
+    const values = inputs.map((input, index) => ({ name: input.name, value: at[index]! }));
+    const outcome = await jobs.ask('vary', { design: of, inputs: values, slides }, { lane: 'preview', slot: 'vary' });
+    if (outcome.kind !== 'done')
+      return { path: '/', message: outcome.kind === 'failed' ? outcome.message : 'Something newer was asked for.' };
+    return outcome.output.ok
+      ? dispatch(takeOver(outcome.output.design, name))
+      : { path: '/', message: outcome.output.because };
+  };

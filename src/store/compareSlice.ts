@@ -1,34 +1,74 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Progress } from '@/core/1-base/steps';
 import type { Design } from '@/core/2-document/schema/design';
-import type { SweepTold, TolerancesTold } from '@/workers/contract';
+import type { Goal } from '@/core/9-compare/search/goal';
+import type { SearchTold } from '@/core/9-compare/search/search';
+import type { Variant } from '@/core/9-compare/variants/variant';
+import type { InputRange, SweepTold, TolerancesTold } from '@/workers/contract';
 
-/** A sweep as it is asked for: a field by its path, its ends in the unit of the document, and what is looked at. */
+/** A sweep as it is asked for: one input or two, what slides along, and what is looked at. */
 export interface SweepAsked {
-  readonly field: string;
-  readonly from: number;
-  readonly to: number;
+  readonly inputs: readonly InputRange[];
+  readonly slides: string | null;
   readonly output: string;
 }
 
+/** A search as it is asked for. */
+export interface SearchAsked {
+  readonly goal: Goal;
+  readonly free: readonly InputRange[];
+  readonly boards: readonly string[];
+  readonly rods: readonly string[];
+  readonly slides: string | null;
+}
+
+/** A design that is set beside others, and what it comes to once that is known. */
+export interface VariantBeside {
+  readonly key: string;
+  readonly name: string;
+  readonly design: Design;
+  readonly told: Variant | null;
+  readonly failure: string | null;
+  /** Number of the request that computes it: what an older one brings is not taken. */
+  readonly asked: number;
+}
+
+/** As many are set side by side, the drawn one among them. */
+export const MOST_VARIANTS = 6;
+/** Key of the one that is drawn. */
+export const DRAWN = 'drawn';
+
 /** What goes on in the worker. */
-export type CompareWork = 'tolerances' | 'sweep';
+export type CompareWork = 'tolerances' | 'sweep' | 'search';
+
+/** What the stage shows. */
+export const COMPARISONS = ['built', 'sweep', 'variants', 'search'] as const;
+export type Comparison = (typeof COMPARISONS)[number];
 
 export interface CompareState {
+  readonly shown: Comparison;
   readonly progress: Readonly<Record<CompareWork, Progress | null>>;
   readonly tolerated: { readonly of: Design; readonly result: TolerancesTold } | null;
   readonly swept: { readonly of: Design; readonly asked: SweepAsked; readonly result: SweepTold } | null;
+  /** Place of the sweep that is looked at; null for none. */
+  readonly picked: number | null;
+  readonly searched: { readonly of: Design; readonly asked: SearchAsked; readonly result: SearchTold } | null;
+  readonly variants: readonly VariantBeside[];
   readonly failure: string | null;
   /** Counts the requests of each kind, so that a late answer of an older one is not shown. */
   readonly runs: Readonly<Record<CompareWork, number>>;
 }
 
 const initialState: CompareState = {
-  progress: { tolerances: null, sweep: null },
+  shown: 'built',
+  progress: { tolerances: null, sweep: null, search: null },
   tolerated: null,
   swept: null,
+  picked: null,
+  searched: null,
+  variants: [],
   failure: null,
-  runs: { tolerances: 0, sweep: 0 },
+  runs: { tolerances: 0, sweep: 0, search: 0 },
 };
 
 const without = (state: CompareState, work: CompareWork): CompareState['progress'] => ({
@@ -40,6 +80,7 @@ export const compareSlice = createSlice({
   name: 'compare',
   initialState,
   reducers: {
+    comparisonShown: (state, { payload }: PayloadAction<Comparison>) => ({ ...state, shown: payload, failure: null }),
     compareStarted: (state, { payload }: PayloadAction<CompareWork>) => ({
       ...state,
       failure: null,
@@ -59,6 +100,33 @@ export const compareSlice = createSlice({
       ...state,
       progress: without(state, 'sweep'),
       swept: payload,
+      picked: null,
+    }),
+    placePicked: (state, { payload }: PayloadAction<number | null>) => ({ ...state, picked: payload }),
+    searchTold: (state, { payload }: PayloadAction<NonNullable<CompareState['searched']>>) => ({
+      ...state,
+      progress: without(state, 'search'),
+      searched: payload,
+    }),
+    /** Sets one beside the others, or what is drawn now in place of what was. */
+    variantSet: (state, { payload }: PayloadAction<Pick<VariantBeside, 'key' | 'name' | 'design' | 'asked'>>) => {
+      const fresh = { ...payload, told: null, failure: null };
+      const place = state.variants.findIndex(({ key }) => key === payload.key);
+      // What was told of an older state stands until the new one is known.
+      if (place >= 0)
+        return { ...state, variants: state.variants.with(place, { ...fresh, told: state.variants[place]!.told }) };
+      if (state.variants.length >= MOST_VARIANTS) return state;
+      return { ...state, variants: payload.key === DRAWN ? [fresh, ...state.variants] : [...state.variants, fresh] };
+    },
+    variantTold: (state, { payload }: PayloadAction<Pick<VariantBeside, 'key' | 'asked' | 'told' | 'failure'>>) => ({
+      ...state,
+      variants: state.variants.map((one) =>
+        one.key === payload.key && one.asked === payload.asked ? { ...one, ...payload } : one,
+      ),
+    }),
+    variantDropped: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      variants: state.variants.filter(({ key }) => key !== payload),
     }),
     compareEnded: (state, { payload }: PayloadAction<{ work: CompareWork; message: string | null }>) => ({
       ...state,
@@ -69,4 +137,16 @@ export const compareSlice = createSlice({
   },
 });
 
-export const { compareStarted, compareWentOn, tolerancesTold, sweepTold, compareEnded } = compareSlice.actions;
+export const {
+  comparisonShown,
+  compareStarted,
+  compareWentOn,
+  tolerancesTold,
+  sweepTold,
+  placePicked,
+  searchTold,
+  variantSet,
+  variantTold,
+  variantDropped,
+  compareEnded,
+} = compareSlice.actions;

@@ -20,7 +20,11 @@ import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import type { CutTarget, CutTold } from '@/core/8-field/cutBack';
 import type { Diagnosis } from '@/core/8-field/diagnose';
 import type { OutputValue } from '@/core/9-compare/outputs';
+import type { Goal } from '@/core/9-compare/search/goal';
+import type { SearchTold } from '@/core/9-compare/search/search';
 import type { Tolerated } from '@/core/9-compare/tolerances/tolerances';
+import type { Varied } from '@/core/9-compare/variedInput';
+import type { Variant } from '@/core/9-compare/variants/variant';
 import type { Lesson, LessonSources } from '@/core/8-field/learn';
 import type { NextChange } from '@/core/8-field/nextChange';
 import type { Flight } from '@/core/8-field/sights';
@@ -59,8 +63,14 @@ export interface Jobs {
     input: { readonly design: Design; readonly draws: number; readonly seed: number };
     output: TolerancesTold;
   };
-  /** One number of the document from one end to the other, and what comes out. */
+  /** One or two inputs from one end to the other, and what comes out. */
   sweep: { input: SweepInput; output: SweepTold };
+  /** A design with some inputs set, at one place of a sweep. */
+  vary: { input: VaryInput; output: Varied };
+  /** What one of several designs comes to. */
+  variant: { input: { readonly design: Design }; output: Variant };
+  /** Designs that meet the brief, at the best of one number. */
+  search: { input: SearchInput; output: SearchTold };
   chooseDrive: { input: ChoiceInput; output: ChoiceResult };
   /** Reads the bytes of a design file: twenty megabytes would hold up a page. */
   readFile: { input: { readonly bytes: Uint8Array }; output: FileResult };
@@ -68,20 +78,46 @@ export interface Jobs {
 
 export type TolerancesTold = Tolerated | { readonly ok: false; readonly because: string };
 
-export interface SweepInput {
-  readonly design: Design;
-  /** By its path; its ends in the unit of the document. */
-  readonly field: string;
+/** An input by its path or name, from one end to the other in the unit of the document. */
+export interface InputRange {
+  readonly name: string;
   readonly from: number;
   readonly to: number;
-  readonly places: number;
-  /** Name of the number that is looked at. */
-  readonly output: string;
+}
+
+export interface SweepInput {
+  readonly design: Design;
+  /** One of them, or two of which all pairs are computed. */
+  readonly inputs: readonly (InputRange & { readonly places: number })[];
+  /** What slides so that the static margin stays as drawn; null for nothing. */
+  readonly slides: string | null;
+  /** Names of the numbers that are looked at. */
+  readonly outputs: readonly string[];
+}
+
+export interface VaryInput {
+  readonly design: Design;
+  readonly inputs: readonly { readonly name: string; readonly value: number }[];
+  readonly slides: string | null;
+}
+
+export interface SweptPlace {
+  readonly at: readonly number[];
+  readonly outputs: Readonly<Record<string, OutputValue>>;
 }
 
 export type SweepTold =
-  | { readonly ok: true; readonly at: readonly number[]; readonly values: readonly OutputValue[] }
-  | { readonly ok: false; readonly because: string };
+  { readonly ok: true; readonly places: readonly SweptPlace[] } | { readonly ok: false; readonly because: string };
+
+export interface SearchInput {
+  readonly design: Design;
+  readonly goal: Goal;
+  readonly free: readonly InputRange[];
+  /** Surfaces whose board, and whose rods, may be any of those at hand. */
+  readonly boards: readonly string[];
+  readonly rods: readonly string[];
+  readonly slides: string | null;
+}
 
 export interface CutBackInput {
   readonly design: Design;

@@ -20,7 +20,10 @@ import { nextChange } from '@/core/8-field/nextChange';
 import { numbersOf } from '@/core/6-groups/solve';
 import { sweep, valuesBetween } from '@/core/9-compare/sweep';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
-import { variedField } from '@/core/9-compare/variedInput';
+import { boardChoice, rodChoice } from '@/core/9-compare/search/choices';
+import { type FreeInput, search } from '@/core/9-compare/search/search';
+import { variantOf } from '@/core/9-compare/variants/variant';
+import { holdingMargin, inputNamed } from '@/core/9-compare/linkedInputs';
 import { chooseDrive } from '@/core/8-sizing/chooseDrive';
 import { sizeStepwise } from '@/core/8-sizing/sizeDesign';
 import { tailMapRow } from '@/core/8-sizing/tail/tailMap';
@@ -29,7 +32,7 @@ import { reconcile } from '@/core/2-document/edit/reconcile';
 import type { Design } from '@/core/2-document/schema/design';
 import { readDesignBytes } from '@/files/designFile';
 import type { Steps } from '@/core/1-base/steps';
-import type { InputOf, JobName, OutputOf } from './contract';
+import type { InputOf, InputRange, JobName, OutputOf } from './contract';
 
 type Workers = { readonly [Name in JobName]: (input: InputOf<Name>) => Steps<OutputOf<Name>> };
 
@@ -41,6 +44,24 @@ const recalled = (design: Design): Design => {
   last = same;
   return same;
 };
+
+/** Inputs by their names, with ends that the document allows; else why not. */
+function rangesOf(
+  design: Design,
+  ranges: readonly InputRange[],
+): FreeInput[] | { readonly ok: false; readonly because: string } {
+  const found: FreeInput[] = [];
+  for (const { name, from, to } of ranges) {
+    const named = inputNamed(design, name);
+    if (!named.ok) return named;
+    for (const end of [from, to]) {
+      const varied = named.input.set(design, end);
+      if (!varied.ok) return varied;
+    }
+    found.push({ input: named.input, from: Math.min(from, to), to: Math.max(from, to) });
+  }
+  return found;
+}
 
 /** What each job does. */
 export const WORK: Workers = {
@@ -102,13 +123,42 @@ export const WORK: Workers = {
   *tolerate({ design, ...asked }) {
     return yield* tolerate(design, asked);
   },
-  *sweep({ design, field, from, to, places, output }) {
-    const varied = variedField(design, field);
-    if (!varied.ok) return varied;
-    const ends = [from, to].map((end) => varied.input.set(design, end));
-    for (const end of ends) if (!end.ok) return end;
-    const points = yield* sweep(design, [{ input: varied.input, values: valuesBetween(from, to, places) }], [output]);
-    return { ok: true, at: points.map(({ at }) => at[0]!), values: points.map(({ outputs }) => outputs.get(output)!) };
+  *sweep({ design, inputs, slides, outputs }) {
+    const ranges = rangesOf(design, inputs);
+    if (!Array.isArray(ranges)) return ranges;
+    const swept = ranges.map(({ input, from, to }, index) => {
+      // What holds the margin comes after all inputs are set.
+      const isLast = slides !== null && index === ranges.length - 1;
+      return {
+        input: isLast ? holdingMargin(design, input, slides) : input,
+        values: valuesBetween(from, to, inputs[index]!.places),
+      };
+    });
+    const points = yield* sweep(design, swept, outputs);
+    return { ok: true, places: points.map(({ at, outputs: found }) => ({ at, outputs: Object.fromEntries(found) })) };
+  },
+  *vary({ design, inputs, slides }) {
+    let varied: OutputOf<'vary'> = { ok: true, design };
+    for (const [index, { name, value }] of inputs.entries()) {
+      const named = inputNamed(design, name);
+      if (!named.ok) return named;
+      const isLast = slides !== null && index === inputs.length - 1;
+      if (varied.ok)
+        varied = (isLast ? holdingMargin(design, named.input, slides) : named.input).set(varied.design, value);
+    }
+    return varied;
+  },
+  *variant({ design }) {
+    return yield* variantOf(design);
+  },
+  *search({ design, free, boards, rods, ...asked }) {
+    const ranges = rangesOf(design, free);
+    if (!Array.isArray(ranges)) return { kind: 'none', because: ranges.because };
+    const choices = [
+      ...boards.map((surface) => boardChoice(design, surface)),
+      ...rods.map((surface) => rodChoice(design, surface)),
+    ];
+    return yield* search(design, { ...asked, free: ranges, choices });
   },
   *cutBack({ design, target, steps }) {
     const told = [];

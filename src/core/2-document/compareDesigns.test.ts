@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
 import { simpleAircraft } from '#/tests/designs';
 import { withFields } from './edit/withFields';
-import { compareDesigns } from './compareDesigns';
+import { compareDesigns, isSameState } from './compareDesigns';
 
 const design = simpleAircraft();
 
@@ -43,4 +44,12 @@ describe('what changed between two states', () => {
     });
     expect(lines.find(({ field }) => field.endsWith('/camber'))).toMatchObject({ before: null, after: 0.05 });
   });
+});
+
+test('a state is the same wherever it grew from, and another once anything differs', () => {
+  const design = demoDesign('lagoon-postman');
+  expect(isSameState(design, { ...design, basedOn: 'revision1' })).toBe(true);
+  expect(isSameState({ ...design, basedOn: 'revision1' }, design)).toBe(true);
+  expect(isSameState(design, { ...design, notes: 'another' })).toBe(false);
+  expect(isSameState(design, { ...design, mode: 'landing' })).toBe(false);
 });

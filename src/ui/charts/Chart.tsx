@@ -2,18 +2,17 @@ import Plotly from 'plotly.js';
 import createPlotlyComponent from 'react-plotly.js/factory';
 import { decimal } from '@/words/formatQuantity';
 import { HiddenTable } from '../sheet/HiddenTable';
+import { BALANCE, GRID, INK, SIX_LOOKS, STOP } from './looks';
 
 const Plot = createPlotlyComponent(Plotly);
-
-const INK = '#2a2c30';
-const BALANCE = '#0b6568';
-const GRID = '#e7e1d3';
 
 const LOOKS = {
   strong: { color: BALANCE, width: 2.5, dash: 'solid' },
   strongOther: { color: BALANCE, width: 2.5, dash: 'dashdot' },
   dashed: { color: INK, width: 1.5, dash: 'dash' },
   dotted: { color: INK, width: 1.5, dash: 'dot' },
+  limit: { color: STOP, width: 1.5, dash: 'dash' },
+  ...SIX_LOOKS,
 } as const;
 
 /** A line of a chart, in the units of its axes. */
@@ -30,6 +29,10 @@ interface ChartProps {
   readonly lines: readonly ChartLine[];
   readonly x: string;
   readonly y?: string;
+  /** As high as what is drawn reaches, instead of from nought on. */
+  readonly isFitted?: boolean;
+  /** Called with the place along x that was pressed. */
+  readonly onPick?: (x: number) => void;
 }
 
 /** So many points of a line are told to those who hear it. */
@@ -39,7 +42,7 @@ const PLOT = 196;
 const NAMES = 19;
 
 /** The one look of all charts: ink on paper, names under the data, nothing that leads outside; its numbers as a table behind it. */
-export default function Chart({ caption, lines, x, y }: ChartProps) {
+export default function Chart({ caption, lines, x, y, isFitted = false, onPick }: ChartProps) {
   const names = Math.ceil(lines.length / 2) * NAMES;
   return (
     <>
@@ -58,13 +61,23 @@ export default function Chart({ caption, lines, x, y }: ChartProps) {
           plot_bgcolor: 'transparent',
           font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
           xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
-          yaxis: { rangemode: 'tozero', gridcolor: GRID, ...(y ? { title: { text: y, standoff: 4 } } : {}) },
+          yaxis: {
+            rangemode: isFitted ? 'normal' : 'tozero',
+            gridcolor: GRID,
+            ...(y ? { title: { text: y, standoff: 4 } } : {}),
+          },
           showlegend: true,
           legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0 },
         }}
         config={{ displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object}
         style={{ width: '100%' }}
         useResizeHandler
+        {...(onPick
+          ? {
+              onClick: ({ points }: { points: readonly { x: unknown }[] }) =>
+                typeof points[0]?.x === 'number' && onPick(points[0].x),
+            }
+          : {})}
       />
       <HiddenTable
         caption={caption}

@@ -7,14 +7,31 @@ import { choose, fill, Now, show } from '#/tests/render';
 import { finish } from '@/core/1-base/steps';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
 import { field } from '@/core/2-document/edit/field';
+import { undone } from '@/store/documentSlice';
 import { setFields } from '@/store/edit';
+import * as download from '../shell/download';
 import { CompareSheet } from './CompareSheet';
 import { CompareStage } from './CompareStage';
 
-// Curves are drawn by a library that wants a real page: their numbers are what counts here.
+// Curves and maps are drawn by a library that wants a real page: their numbers are what counts here.
 vi.mock('../charts/Chart', () => ({
-  default: ({ caption, lines }: { caption: string; lines: { name: string; x: number[]; y: number[] }[] }) => (
-    <pre data-testid="chart">{JSON.stringify({ caption, lines })}</pre>
+  default: ({ caption, lines, onPick }: { caption: string; lines: object[]; onPick?: (x: number) => void }) => (
+    <>
+      <pre data-testid="chart">{JSON.stringify({ caption, lines })}</pre>
+      <button type="button" onClick={() => onPick?.(186)}>
+        press the curve at 186
+      </button>
+    </>
+  ),
+}));
+vi.mock('../charts/MapChart', () => ({
+  default: ({ onPick, ...map }: { onPick: (column: number, row: number) => void }) => (
+    <>
+      <pre data-testid="map">{JSON.stringify(map)}</pre>
+      <button type="button" onClick={() => onPick(0, 10)}>
+        press the map
+      </button>
+    </>
   ),
 }));
 
@@ -47,12 +64,33 @@ test('built a thousand times: how often verdicts hold, what spreads and what cos
   const row = within(told).getByRole('row', { name: /^Hands-off lift/ });
   expect(row.textContent).toMatch(/angle of .+, \d+ %/);
   expect(screen.getAllByText(/^Off by, ±1σ: /).length).toBe(expected.tolerances.length);
+  const { together } = expected.tighten;
+  const tighten = told.querySelector('[data-tighten]');
+  expect(tighten === null).toBe(together === null);
+  if (together?.share)
+    expect(tighten!.textContent).toContain(`${Math.round(100 * together.share)} % of what it is off`);
   dispatch(setFields([field('surfaces', design.surfaces[0]!.id, 'incidence').to(3)]));
   expect(await screen.findByText('Built before the last change: build it again.')).toBeTruthy();
 }, 60_000);
 
-test('one number goes from one end to the other; the design stays as it is', async () => {
-  const { hand, design: now } = await stage();
+test('a number gets a ± of its own, in the document, and loses it again', async () => {
+  const { hand, design: now, dispatch } = await stage();
+  const [wing] = design.surfaces;
+  await choose(hand, 'Give a number its own ±', `${wing!.name}: root chord`);
+  await fill(hand, `± ${wing!.name}: root chord`, '6');
+  expect(now().tolerances).toEqual([{ field: `/surfaces/${wing!.id}/stations/0/chord`, plusMinus: 6 }]);
+  await hand.click(screen.getByRole('button', { name: 'Build it 1,000 times' }));
+  const off = await screen.findByText(`Off by, ±1σ: ${wing!.name.toLowerCase()}: root chord`, undefined, {
+    timeout: 30_000,
+  });
+  expect(off.parentElement!.textContent).toContain('3 mm');
+  dispatch(undone());
+  expect(now().tolerances).toEqual([]);
+}, 60_000);
+
+test('one number goes from one end to the other; the design stays as it is until a place is taken over', async () => {
+  const { hand, design: now, designs, id } = await stage();
+  await hand.click(screen.getByRole('radio', { name: 'One number' }));
   const [wing] = design.surfaces;
   await choose(hand, 'Goes through', `${wing!.name}: root chord`);
   await fill(hand, 'From', '180');
@@ -69,12 +107,81 @@ test('one number goes from one end to the other; the design stays as it is', asy
   expect([lines[0]!.x[0], lines[0]!.x.at(-1), lines[0]!.x.length]).toEqual([180, 240, 21]);
   expect(lines[0]!.y[0]).not.toBeCloseTo(lines[0]!.y.at(-1)!, 1);
   expect(now()).toEqual(design);
+  await hand.click(screen.getByRole('button', { name: 'press the curve at 186' }));
+  await hand.click(await screen.findByRole('button', { name: 'Take it over as a revision' }));
+  await waitFor(() => expect(now().surfaces[0]!.stations[0]!.chord).toBeCloseTo(186, 9));
+  await waitFor(async () => expect((await designs.records.heads('revisions', id)).length).toBe(1));
   // Ends that the document does not allow are told with their limit.
   await choose(hand, 'Goes through', `${wing!.name}: incidence`);
   await fill(hand, 'To', '70');
   await hand.click(screen.getByRole('button', { name: 'Sweep it' }));
   expect(await screen.findByText(/must lie between/)).toBeTruthy();
 }, 60_000);
+
+test('two numbers make a map with what is drawn and what is asked; a place of it is tried', async () => {
+  const { hand, design: now } = await stage();
+  await hand.click(screen.getByRole('radio', { name: 'One number' }));
+  const [wing] = design.surfaces;
+  await choose(hand, 'Goes through', `${wing!.name}: all chords`);
+  await choose(hand, 'and, for a map', 'Cruise speed');
+  await choose(hand, 'Shows', 'Static margin');
+  await hand.click(screen.getByRole('button', { name: 'Map it' }));
+  const drawn = await screen.findByTestId('map', undefined, { timeout: 60_000 });
+  const map = JSON.parse(drawn.textContent!) as {
+    x: { values: number[] };
+    y: { values: number[] };
+    values: (number | null)[][];
+    marks: { name: string; x: number }[];
+    limits: { name: string; value: number }[];
+  };
+  expect([map.x.values.length, map.y.values.length, map.values.length]).toEqual([11, 11, 11]);
+  expect(map.marks[0]).toMatchObject({ name: 'as drawn', x: 100 });
+  expect(map.limits).toEqual([{ name: 'least wanted', value: 100 * design.balance.minimumStaticMargin }]);
+  // Deeper chords bring the neutral point nearer the balance point, in chords, at every speed.
+  map.values.forEach((row) => expect(row[0]).toBeGreaterThan(row.at(-1)!));
+  await hand.click(screen.getByRole('button', { name: 'press the map' }));
+  expect(await screen.findByText(/all chords 80 %, Cruise speed/)).toBeTruthy();
+  expect(now()).toEqual(design);
+}, 90_000);
+
+test('designs stand side by side with best and worst, what moved by part, and as a table to save', async () => {
+  const saved = vi.spyOn(download, 'downloadFile').mockImplementation(() => undefined);
+  const { hand, designs, dispatch } = await stage();
+  await designs.create(demoDesign('evening-lifter'));
+  await hand.click(screen.getByRole('radio', { name: 'Side by side' }));
+  await choose(hand, 'Set beside', 'Evening Lifter');
+  const beside = await screen.findByRole('region', { name: 'Side by side' }, { timeout: 30_000 });
+  await waitFor(() => expect(screen.queryByText('computing…')).toBeNull(), { timeout: 30_000 });
+  const mass = beside.querySelector('[data-row="mass.total"]')!;
+  expect(mass.textContent).toMatch(/worst.*g.*best.*g/);
+  expect(beside.querySelector('[data-moved="B"]')!.textContent).toMatch(/Balance point [+−][\d.]+ mm/);
+  await hand.click(within(beside).getByRole('button', { name: 'CSV of these numbers' }));
+  expect(String(saved.mock.calls[0]![0].parts[0])).toMatch(
+    /^name,reference.span,.*\r\nTern Tender,.*\r\nEvening Lifter,/s,
+  );
+  // What is drawn anew stands there anew.
+  dispatch(setFields([field('surfaces', design.surfaces[0]!.id, 'stations', 0, 'chord').to(260)]));
+  const first = () => beside.querySelector('[data-row="reference.area"]')!.textContent;
+  const before = first();
+  await waitFor(() => expect(first()).not.toBe(before), { timeout: 30_000 });
+  await hand.click(screen.getByRole('button', { name: 'Take Evening Lifter away' }));
+  expect(beside.querySelector('[data-moved="B"]')).toBeNull();
+}, 90_000);
+
+test('a search tells designs that meet the brief; one is taken over, one step back', async () => {
+  const { hand, design: now, dispatch } = await stage();
+  await hand.click(screen.getByRole('radio', { name: 'Search' }));
+  await hand.click(screen.getByRole('button', { name: 'Lock Wing: all chords' }));
+  await hand.click(screen.getByRole('button', { name: 'Search' }));
+  const found = await screen.findByRole('region', { name: 'Found' }, { timeout: 80_000 });
+  expect(within(found).getByRole('heading', { level: 2 }).textContent).toMatch(/^(Meets the brief|Nothing between)/);
+  expect(found.textContent).toMatch(/Wing: span, stretched [\d.]+ %/);
+  await hand.click(within(found).getByRole('button', { name: 'Take 1 over as a revision' }));
+  await waitFor(() => expect(now().surfaces[0]!.stations).not.toEqual(design.surfaces[0]!.stations));
+  expect(now().name).toBe(design.name);
+  dispatch(undone());
+  expect(now().surfaces).toEqual(design.surfaces);
+}, 90_000);
 
 test('what goes on can be stopped', async () => {
   const { hand } = await stage();

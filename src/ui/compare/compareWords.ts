@@ -1,4 +1,10 @@
+import { readField } from '@/core/2-document/edit/fieldPath';
+import { unitOfField } from '@/core/2-document/fieldUnits';
 import type { Design } from '@/core/2-document/schema/design';
+import { linkedNames } from '@/core/9-compare/linkedInputs';
+import type { Goal } from '@/core/9-compare/search/goal';
+import { decimal, type DisplayUnits, formatValue } from '@/words/formatQuantity';
+import { axisOf } from '../sheet/unitAxes';
 import type { UnitKind } from '@/core/1-base/units/unitKind';
 import type { ChanceName, ToleratedOutput } from '@/core/9-compare/tolerances/tolerances';
 
@@ -33,17 +39,54 @@ const PLAIN: Readonly<Record<string, string>> = {
   control: 'effect of controls',
 };
 
+const fieldWords = (design: Design, id: string): string => varied(design, id).toLowerCase();
+
 /** An input of the tolerances in words, by its id. */
-export function inputWords({ surfaces }: Design, id: string): string {
+export function inputWords(design: Design, id: string): string {
+  const { surfaces } = design;
   const [kind = '', of] = id.split(' ');
   const surface = surfaces.find((one) => one.id === of);
-  if (!surface) return PLAIN[kind] ?? id;
+  if (!surface) return PLAIN[kind] ?? fieldWords(design, id);
   const name = (surface.name || surface.id).toLowerCase();
   return kind === 'warp' ? `warp of ${name}` : `angle of ${name}`;
 }
 
+const LINKED_WORDS: Readonly<Record<string, string>> = {
+  tips: 'span, its tips cut',
+  chords: 'all chords',
+  spans: 'span, stretched',
+};
+
+/** Unit of an input, as the document has it: per cent for those that move several numbers. */
+export const unitOfInput = (name: string): string => (name.startsWith('/') ? unitOfField(name) : '%');
+
+/** Its value as drawn; undefined where it has none. */
+export function drawnInput(design: Design, name: string): number | undefined {
+  if (!name.startsWith('/')) return 100;
+  const value = readField(design, name);
+  return typeof value === 'number' ? value : undefined;
+}
+
+/** What of a design is often varied, as far as it has a value: paths, names of linked inputs, and how they are called. */
+export function variedInputs(design: Design): readonly (readonly [string, string])[] {
+  const linked = linkedNames(design).map((name): readonly [string, string] => {
+    const [link = '', id] = name.split('/');
+    const surface = design.surfaces.find((one) => one.id === id);
+    return [name, `${surface?.name || id}: ${LINKED_WORDS[link]}`];
+  });
+  return [...sweptFields(design).filter(([path]) => drawnInput(design, path) !== undefined), ...linked];
+}
+
+/** How an input is called; its path where it is none of the usual ones. */
+export const varied = (design: Design, name: string): string =>
+  variedInputs(design).find(([known]) => known === name)?.[1] ?? name;
+
+/** What slides in a bay: a pack, as a rule. */
+export const slidingItems = ({ massItems }: Design): readonly (readonly [string, string])[] =>
+  massItems.flatMap(({ id, name, attachment }) => (attachment.kind === 'slides' ? [[id, name || id] as const] : []));
+
 /** Numbers of the document that are often varied: their path and how they are called. */
-export function sweptFields({ surfaces, massItems, propulsion }: Design): readonly (readonly [string, string])[] {
+function sweptFields({ surfaces, massItems, propulsion }: Design): readonly (readonly [string, string])[] {
   return [
     ...surfaces.flatMap(({ id, name, stations }) => {
       const words = name || id;
@@ -86,3 +129,62 @@ export const SWEPT_OUTPUTS: readonly (readonly [name: string, words: string, uni
   ['power.climbRate', 'Climb', 'speed'],
   ['findings.count', 'Findings', 'ratio'],
 ];
+
+export const GOAL_WORDS: readonly (readonly [Goal, string])[] = [
+  ['mass', 'the least mass'],
+  ['cost', 'the least cost of boards and rods'],
+  ['span', 'the least span'],
+  ['window', 'the widest balance window'],
+  ['sink', 'the slowest sink'],
+];
+
+/** Unit of each; null for what prices are in. */
+export const GOAL_UNITS: Readonly<Record<Goal, UnitKind | null>> = {
+  mass: 'mass',
+  cost: null,
+  span: 'length',
+  window: 'length',
+  sink: 'speed',
+};
+
+/** What may be asked of a number, and the unit it is shown in. */
+export const DEMAND_WORDS: Readonly<Record<string, readonly [string, UnitKind]>> = {
+  'pitch.staticMargin': ['Static margin', 'percent'],
+  'mass.total': ['Mass', 'mass'],
+  'reference.span': ['Span', 'length'],
+  'mass.wingLoading': ['Wing loading', 'wingLoading'],
+  'power.duration': ['Duration', 'time'],
+  'power.climbRate': ['Climb', 'speed'],
+  'stall.speed': ['Stall speed', 'speed'],
+  'findings.stops': ['Findings that stop', 'ratio'],
+};
+
+export const MATTERS_WORDS: Readonly<Record<string, string>> = {
+  mass: 'mass',
+  span: 'span',
+  area: 'wing area',
+  stall: 'stall speed',
+  glide: 'glide',
+};
+
+/** Digits of numbers that three are too many for. */
+const DIGITS: Readonly<Record<string, number>> = {
+  'speeds.glideRatio': 1,
+  'strength.breakingLoadFactor': 1,
+  'speeds.sink': 2,
+  'findings.count': 0,
+  'findings.stops': 0,
+  'findings.cautions': 0,
+};
+
+/** A number of a comparison in words; null as unit for money and counts. */
+export function outputText(
+  name: string,
+  value: number,
+  { unit, units }: { readonly unit: UnitKind | null; readonly units: DisplayUnits },
+): string {
+  if (unit === null || unit === 'ratio') return decimal(value, DIGITS[name] ?? (unit === null ? 2 : 3));
+  if (unit !== 'speed') return formatValue(value, unit, units);
+  const axis = axisOf('speed', units);
+  return `${decimal(axis.to(value), DIGITS[name] ?? 1)} ${axis.unit}`;
+}

@@ -29,8 +29,21 @@ const valueOf = (numbers: Numbers, name: string): number | null => {
   return typeof value === 'number' ? value : null;
 };
 
-/** Everything that is asked of a design, margins on both sides among it, and how far it is met. */
-export function demandsOf(design: Design, numbers: Numbers): Met[] {
+/**
+ * What a light lattice may be off by: neutral points by half a percent of the
+ * chord, speeds by as much of themselves. @see docs/validation.md
+ */
+const LIGHT = { margin: 0.006, share: 0.005 } as const;
+
+/** A limit with so much in reserve that the whole lattice keeps to it as well. */
+const inReserve = ({ name, kind, value }: Limit): Limit => {
+  const inward = kind === 'least' ? 1 : -1;
+  const by = name === 'pitch.staticMargin' ? LIGHT.margin : LIGHT.share * Math.abs(value);
+  return { name, kind, value: value + inward * by };
+};
+
+/** Everything that is asked of a design, margins on both sides among it, and how far it is met; on a light lattice with a reserve. */
+export function demandsOf(design: Design, numbers: Numbers, isLight = false): Met[] {
   const limits: Limit[] = [
     ...limitsOf(design),
     { name: 'pitch.staticMargin', kind: 'most', value: design.balance.maximumStaticMargin },
@@ -38,6 +51,6 @@ export function demandsOf(design: Design, numbers: Numbers): Met[] {
   ];
   return limits.map((limit) => {
     const value = valueOf(numbers, limit.name);
-    return { limit, value, miss: missed(limit, value) };
+    return { limit, value, miss: missed(isLight ? inReserve(limit) : limit, value) };
   });
 }

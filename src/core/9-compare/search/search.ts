@@ -36,13 +36,12 @@ export interface SearchAsked {
 export interface Answer {
   readonly design: Design;
   readonly at: readonly number[];
-  /** What was chosen of each choice. */
+  /** What was chosen of each choice, in words. */
   readonly chosen: readonly string[];
   readonly goal: number;
   readonly demands: readonly Met[];
   /** What in it differs from the answers before it by at least a twentieth. */
   readonly differs: readonly string[];
-  readonly stops: number;
 }
 
 /** An input that stands at one of its ends. */
@@ -133,6 +132,7 @@ export function* search(design: Design, asked: SearchAsked): Steps<SearchTold> {
       kind: 'none',
       because: `${sorts.length} combinations of boards and rods are too many: choose ${MOST_CHOICES} or fewer.`,
     };
+  const stops = stopsOf(design, drawn);
   const tried: Tried[] = [];
   let failed = 0;
   const margin = (design.balance.minimumStaticMargin + design.balance.maximumStaticMargin) / 2;
@@ -154,7 +154,10 @@ export function* search(design: Design, asked: SearchAsked): Steps<SearchTold> {
     const numbers = numbersOf(varied.design, { quick: true, without: ['bands'] });
     const value = goalOf(goal, varied.design, numbers);
     if (value === null) return fail();
-    const demands = demandsOf(varied.design, numbers);
+    const asksFor = demandsOf(varied.design, numbers, true);
+    // Findings take every number there is: only what meets all else is looked at so closely.
+    const isNear = asksFor.every(({ miss }) => miss === 0);
+    const demands = isNear ? [...asksFor, stopsDemand(varied.design, numbers, stops)] : asksFor;
     const missing = demands.reduce((sum, { miss }) => sum + miss, 0);
     const worth = ((isMore(goal) ? -1 : 1) * value) / Math.abs(usual) + PENALTY * missing;
     const matters = Object.fromEntries(
@@ -212,7 +215,7 @@ export function* search(design: Design, asked: SearchAsked): Steps<SearchTold> {
     const differs = taken.length === 0 ? [] : differencesTo(one, taken);
     if (taken.length > 0 && differs.length === 0) continue;
     confirms++;
-    const answer = confirm(one, asked, differs);
+    const answer = confirm(one, asked, { differs, stops });
     yield { done: most + confirms, total: most + CONFIRMS };
     if (answer.demands.some(({ miss }) => miss > CONFIRMED)) continue;
     answers.push(answer);
@@ -221,7 +224,12 @@ export function* search(design: Design, asked: SearchAsked): Steps<SearchTold> {
   const counts = { computed: done, failed };
   if (answers.length > 0) return { kind: 'found', answers, ...counts };
   const [nearest] = inOrder;
-  return { kind: 'unmet', ...infeasible(nearest!, tried, free), nearest: confirm(nearest!, asked, []), ...counts };
+  return {
+    kind: 'unmet',
+    ...infeasible(nearest!, tried, free),
+    nearest: confirm(nearest!, asked, { differs: [], stops }),
+    ...counts,
+  };
 }
 
 const NOT_KNOWN: Readonly<Record<Goal, string>> = {
@@ -250,17 +258,36 @@ function differencesTo({ matters }: Tried, taken: readonly Tried[]): string[] {
   return all.some((names) => names.length === 0) ? [] : [...new Set(all.flat())];
 }
 
+const stopsOf = (design: Design, numbers: Numbers): number =>
+  checkRules(design, numbers).filter(({ severity }) => severity === 'stop').length;
+
+/** Weight of a finding that stops, as a share of a limit. */
+const A_STOP = 0.1;
+
+/** Nothing may stop it that does not stop what is drawn. */
+function stopsDemand(design: Design, numbers: Numbers, most: number): Met {
+  const value = stopsOf(design, numbers);
+  return {
+    limit: { name: 'findings.stops', kind: 'most', value: most },
+    value,
+    miss: A_STOP * Math.max(0, value - most),
+  };
+}
+
 /** The same design on the whole lattice. */
-function confirm(one: Tried, { goal, choices }: SearchAsked, differs: readonly string[]): Answer {
+function confirm(
+  one: Tried,
+  { goal, choices }: SearchAsked,
+  { differs, stops }: { readonly differs: readonly string[]; readonly stops: number },
+): Answer {
   const numbers = numbersOf(one.design, { without: ['bands'] });
   return {
     design: one.design,
     at: one.at,
-    chosen: choices.map(({ options }, index) => options[one.chosen[index]!]!.label),
+    chosen: choices.map(({ name, options }, index) => `${name}: ${options[one.chosen[index]!]!.label}`),
     goal: goalOf(goal, one.design, numbers) ?? one.goal!,
-    demands: demandsOf(one.design, numbers),
+    demands: [...demandsOf(one.design, numbers), stopsDemand(one.design, numbers, stops)],
     differs,
-    stops: checkRules(one.design, numbers).filter(({ severity }) => severity === 'stop').length,
   };
 }
 

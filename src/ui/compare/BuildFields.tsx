@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { field } from '@/core/2-document/edit/field';
+import type { Design } from '@/core/2-document/schema/design';
+import { buildOften } from '@/store/compare';
+import { setFields } from '@/store/edit';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { QuantityField } from '../fields/QuantityField';
+import { SelectField } from '../fields/SelectField';
+import { Fact } from '../numbers/Derived';
+import { Section } from '../numbers/Section';
+import { inputWords, unitOfInput, varied, variedInputs } from './compareWords';
+import { kindOfInput } from './RangeFields';
+import { useSigmaWords } from './useSigmaWords';
+import { Works } from './Works';
+
+/** Builds it often; what is off by how much, and own ± on any number. */
+export function BuildFields({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const tolerated = useAppSelector((state) => state.compare.tolerated);
+  const told = tolerated?.result.ok ? tolerated.result : null;
+  const says = useSigmaWords();
+  return (
+    <>
+      <Section title="As it may be built">
+        <Works work="tolerances" words="Build it 1,000 times" start={() => void dispatch(buildOften(design))} />
+        {told && (
+          <div className="mt-1.5">
+            {told.tolerances.map((tolerance) => (
+              <Fact key={tolerance.id} label={`Off by, ±1σ: ${inputWords(design, tolerance.id)}`}>
+                {says(tolerance)}
+              </Fact>
+            ))}
+          </div>
+        )}
+        <p className="mt-1 text-label text-faint">
+          Angles as hands set them, closer where they were measured; weights closer where they were weighed; sections
+          and boards by their bands or your own figures. No wind, no pilot: it says what building does, not that it is
+          safe.
+        </p>
+      </Section>
+      <OwnTolerances design={design} />
+    </>
+  );
+}
+
+const NONE = '';
+
+/** ± of single numbers, in the document; emptied they are gone. */
+function OwnTolerances({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const [added, setAdded] = useState<string | null>(null);
+  const own = design.tolerances.map((tolerance) => tolerance.field);
+  const shown = added === null || own.includes(added) ? own : [...own, added];
+  const set = (path: string, plusMinus: number | null) => {
+    const others = design.tolerances.filter((tolerance) => tolerance.field !== path);
+    return dispatch(
+      setFields([field('tolerances').to(plusMinus === null ? others : [...others, { field: path, plusMinus }])]),
+    );
+  };
+  const fields = variedInputs(design).filter(([name]) => name.startsWith('/') && !shown.includes(name));
+  return (
+    <Section title="Own ±">
+      <div className="space-y-1">
+        {shown.map((path) => {
+          const kind = kindOfInput(path);
+          const unit = unitOfInput(path);
+          return (
+            <QuantityField
+              key={path}
+              label={`± ${varied(design, path)}${kind === 'number' && unit !== '' ? ` (${unit})` : ''}`}
+              kind={kind}
+              value={design.tolerances.find((tolerance) => tolerance.field === path)?.plusMinus}
+              placeholder="as hands are"
+              onCommit={(value) => set(path, value)}
+              onClear={() => {
+                setAdded(null);
+                return set(path, null);
+              }}
+            />
+          );
+        })}
+        <SelectField
+          label="Give a number its own ±"
+          value={NONE}
+          options={[[NONE, 'none more'], ...fields]}
+          onChange={(path) => setAdded(path === NONE ? null : path)}
+        />
+      </div>
+      <p className="mt-1 text-label text-faint">Within ± lie nineteen of twenty. Emptied, it is as hands are.</p>
+    </Section>
+  );
+}

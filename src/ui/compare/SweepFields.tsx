@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import type { Design } from '@/core/2-document/schema/design';
+import { sweepInputs } from '@/store/compare';
+import { useAppDispatch } from '@/store/hooks';
+import type { InputRange } from '@/workers/contract';
+import { SelectField } from '../fields/SelectField';
+import { Section } from '../numbers/Section';
+import { slidingItems, SWEPT_OUTPUTS, variedInputs } from './compareWords';
+import { RangeFields, usualRange } from './RangeFields';
+import { Works } from './Works';
+
+const NONE = '';
+
+/** One number or two, from one end to the other. */
+export function SweepFields({ design }: { readonly design: Design }) {
+  const dispatch = useAppDispatch();
+  const inputs = variedInputs(design);
+  const [chosen, setChosen] = useState<readonly string[]>(inputs.slice(0, 1).map(([name]) => name));
+  const [typed, setTyped] = useState<readonly InputRange[]>([]);
+  const [output, setOutput] = useState(SWEPT_OUTPUTS[0]![0]);
+  const [slides, setSlides] = useState(NONE);
+  const known = chosen.filter((name) => inputs.some(([one]) => one === name));
+  if (inputs.length === 0 || known.length === 0)
+    return (
+      <Section title="What a number does">
+        <p className="text-faint">Nothing is drawn yet that could be varied.</p>
+      </Section>
+    );
+  const rangeOf = (name: string) => typed.find((range) => range.name === name) ?? usualRange(design, name);
+  const change = (range: InputRange) => setTyped([...typed.filter(({ name }) => name !== range.name), range]);
+  const [first, second] = known;
+  const items = slidingItems(design);
+  const start = () => {
+    const asked = { inputs: known.map(rangeOf), slides: slides === NONE ? null : slides, output };
+    // A curve is cheap enough for everything that can be looked at, a map for one number.
+    const outputs = known.length > 1 ? [output] : SWEPT_OUTPUTS.map(([name]) => name);
+    void dispatch(sweepInputs(design, asked, outputs));
+  };
+  return (
+    <Section title="What a number does">
+      <div className="grid grid-cols-2 gap-x-1.5 gap-y-1">
+        <SelectField
+          className="col-span-2"
+          label="Goes through"
+          value={first!}
+          options={inputs}
+          onChange={(name) => setChosen([name, ...known.slice(1).filter((other) => other !== name)])}
+        />
+        <RangeFields range={rangeOf(first!)} onChange={change} />
+        <SelectField
+          className="col-span-2"
+          label="and, for a map"
+          value={second ?? NONE}
+          options={[[NONE, 'nothing else'], ...inputs.filter(([name]) => name !== first)]}
+          onChange={(name) => setChosen(name === NONE ? [first!] : [first!, name])}
+        />
+        {second !== undefined && <RangeFields of="Second: " range={rangeOf(second)} onChange={change} />}
+        {items.length > 0 && (
+          <SelectField
+            className="col-span-2"
+            label="Slides so that the static margin stays"
+            value={slides}
+            options={[[NONE, 'nothing'], ...items]}
+            onChange={setSlides}
+          />
+        )}
+        <SelectField
+          className="col-span-2"
+          label="Shows"
+          value={output}
+          options={SWEPT_OUTPUTS.map(([name, words]) => [name, words] as const)}
+          onChange={setOutput}
+        />
+      </div>
+      <Works work="sweep" words={second === undefined ? 'Sweep it' : 'Map it'} start={start} />
+      <p className="mt-1 text-label text-faint">The design stays as it is until a place of it is taken over.</p>
+    </Section>
+  );
+}
