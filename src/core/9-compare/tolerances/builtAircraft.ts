@@ -16,6 +16,7 @@ import { rollAsked } from '@/core/7-verdict/rules/leftRight';
 import { drawnOf, widestWing, withFault } from '@/core/8-field/faults';
 import { type FieldEffect, fieldEffect, momentAtNoLift, NO_EFFECT } from './fieldEffects';
 import { type Tolerance, type ToleranceKind, tolerancesOf } from './inputs';
+import { NO_SLOPES, type Slopes, slopesOf } from './slopes';
 
 /** How one built aircraft is off: a value for every tolerance, in its unit. */
 export type Off = ArrayLike<number>;
@@ -111,6 +112,10 @@ export function toleratedAircraft(
     reasons[tolerance.id] = effect.because;
     return NO_EFFECT;
   });
+  // What has slopes of its own in the whole analysis keeps them.
+  const slopes = tolerances.map((tolerance) => slopesOf(drawn, tolerance));
+  const bySlopes = (off: Off, key: keyof Slopes, own: readonly Slopes[] = slopes) =>
+    own.reduce((all, slope, index) => all + off[index]! * slope[key], 0);
   const byFields = (off: Off, key: keyof FieldEffect) =>
     effects.reduce((all, effect, index) => all + off[index]! * effect[key], 0);
   const momentOf = new Map(rigging.surfaces.map(({ surface, momentPerRadian }) => [surface, momentPerRadian]));
@@ -151,18 +156,21 @@ export function toleratedAircraft(
     return Number.isFinite(outer - inner) ? outer - inner : null;
   }
 
-  const built = (off: Off): Built => {
+  const linear = (off: Off): Built => {
     const balance = cg + sum(off, 'balance') + byFields(off, 'balance');
-    const neutral = neutralPoint + sum(off, 'neutralPoint') + byFields(off, 'neutralPoint');
-    const margin = (neutral - balance) / (chord * (1 + byFields(off, 'chord')));
+    // Hands off angles count as moments alone: what they shift besides is of second order there.
+    const settled = neutralPoint + sum(off, 'neutralPoint') + byFields(off, 'neutralPoint');
+    const neutral = settled + bySlopes(off, 'neutralPoint');
+    const ownChord = chord * (1 + byFields(off, 'chord'));
+    const margin = (neutral - balance) / ownChord;
     const larger = 1 + byFields(off, 'area');
     const heavier = total * (1 + sum(off, 'mass') + sum(off, 'boards') + byFields(off, 'mass'));
     const moment = atNoLift + angleMoment(off) + byFields(off, 'moment');
-    const holds = stiffness + margin - staticMargin;
+    const holds = stiffness + (settled - balance) / ownChord - staticMargin;
     const lift = holds > LEAST_MARGIN ? moment / holds : null;
     const levelLift = level === null ? null : (level * heavier) / total / larger;
     const more = 1 + sum(off, 'greatestLift') + byFields(off, 'greatestLift');
-    const most = stall.liftCoefficient === null ? null : stall.liftCoefficient * more;
+    const most = stall.liftCoefficient === null ? null : stall.liftCoefficient * more + bySlopes(off, 'maximumLift');
     const effect = Math.max(0.1, 1 + sum(off, 'control'));
     const elevatorAt = (of: number, at: number, by: number) => -(of - by * at) / (command! * effect);
     const warp = sum(off, 'warp');
@@ -192,11 +200,27 @@ export function toleratedAircraft(
           : trim.elevator + elevatorAt(moment, levelLift, holds) + (atNoLift - stiffness * level) / command,
       mass: heavier,
       maximumLift: most,
-      stallSpeed: stall.speed === null ? null : stall.speed * Math.sqrt(heavier / total / more / larger),
+      stallSpeed:
+        stall.speed === null || stall.liftCoefficient === null || most === null
+          ? null
+          : stall.speed * Math.sqrt((heavier / total / larger) * (stall.liftCoefficient / Math.max(most, LEAST_LIFT))),
       rollCommand: straight?.command === 'aileron' ? radiansFromDegrees(asked) : null,
       rollShare: isHeld && travel > 0 ? Math.abs(asked) / travel : (straight?.share ?? 0),
       tipLeft: tipLeft(Math.abs(warp)),
     };
+  };
+
+  // Of the pitch control the linear model knows most; only what it lacks is added.
+  const lacking = tolerances.map(({ sigma }, which): Slopes => {
+    const at = (by: number) => linear(Float64Array.from(tolerances, (_, index) => (index === which ? by : 0))).elevator;
+    const [less, more] = [at(-sigma), at(sigma)];
+    const known = slopes[which]!;
+    if (known === NO_SLOPES || less === null || more === null) return NO_SLOPES;
+    return { ...NO_SLOPES, elevator: known.elevator - (more - less) / (2 * sigma) };
+  });
+  const built = (off: Off): Built => {
+    const one = linear(off);
+    return one.elevator === null ? one : { ...one, elevator: one.elevator + bySlopes(off, 'elevator', lacking) };
   };
 
   const trimmer = drawn.trimmer === null ? null : (momentOf.get(drawn.trimmer) ?? null);
