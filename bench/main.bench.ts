@@ -22,6 +22,7 @@ import { measureDrag, measureStorage } from './browser.bench';
 import { measureEdits } from './document.bench';
 import { least, median, show, time } from './timing';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
+import { countVariants, sweepShare, watchMemory } from './variants.bench';
 
 /** Grids of about 100, 200 and 400 panels on the half aircraft. */
 const GRIDS: readonly Grid[] = [
@@ -154,19 +155,6 @@ function countDrives(): void {
   );
 }
 
-function countVariants(): void {
-  const start = performance.now();
-  let count = 0;
-  for (; count < 1000; count++) {
-    const variant = structuredClone(design);
-    variant.surfaces[0]!.incidence = 2 + count / 1000;
-    variant.massItems[0]!.position.x += count / 100;
-    analyse(variant, { without: ['remedies'] });
-    if (performance.now() - start > 30_000) break;
-  }
-  print(`  ${count} variants of angles and masses in ${((performance.now() - start) / 1000).toFixed(1)} s`);
-}
-
 /** A thousand aircraft as they may be built, beside one analysis of the drawing. */
 function buildThousand(): void {
   for (const name of ['lagoon-postman', 'evening-lifter', 'tern-tender']) {
@@ -191,7 +179,7 @@ const inBrowser = (job: (print: (line: string) => void) => Promise<void>) => asy
 const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   kernels: compareKernels,
   strength: addStrength,
-  variants: countVariants,
+  variants: () => countVariants(print),
   tolerances: buildThousand,
   flights: flyFleet,
   throws: throwOften,
@@ -201,9 +189,16 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   storage: inBrowser(measureStorage),
 };
 
+/** Parts that are run by name only: what a process of its own computes, and what takes minutes. */
+const BY_NAME: typeof PARTS = { geometries: sweepShare, memory: () => watchMemory(print) };
+
 const [part] = process.argv.slice(2);
+if (part !== undefined && BY_NAME[part]) {
+  await BY_NAME[part]();
+  process.exit(0);
+}
 if (part !== undefined && !PARTS[part]) {
-  process.stderr.write(`There is no part "${part}". Known: ${Object.keys(PARTS).join(', ')}.\n`);
+  process.stderr.write(`There is no part "${part}". Known: ${Object.keys({ ...PARTS, ...BY_NAME }).join(', ')}.\n`);
   process.exit(2);
 }
 for (const [name, run] of Object.entries(PARTS)) if (part === undefined || part === name) await run();
