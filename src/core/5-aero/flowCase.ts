@@ -1,5 +1,6 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { HalfProblem, InfluenceMatrices } from './influence';
+import type { LegInfluence } from './legInfluence';
 import type { Lattice } from './lattice';
 import { multiplyRows, solveFactored } from './kernel/luFactors';
 import { noFlowAt } from './noFlow';
@@ -169,7 +170,7 @@ function withVelocities(
   onset: Onset,
 ): FlowCase {
   const n = matrices.lattice.panels;
-  const { bound } = halfOf(matrices, parity);
+  const { bound, legs } = matrices.air()[parity];
   // Where left and right are equal, fins on the centre line carry nothing.
   const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
   const [u, v, w] = [bound.u, bound.v, bound.w].map((side) => multiplyRows(side, n, circulation, from)) as Triple;
@@ -179,16 +180,18 @@ function withVelocities(
     v[i]! += ov;
     w[i]! += ow;
   }
-  return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, parity, circulation, onset) };
+  return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, { parity, circulation, onset, legs }) };
 }
 
 function legVelocities(
-  { field, lattice, symmetric, antisymmetric }: InfluenceMatrices,
-  parity: Parity,
-  circulation: Float64Array,
-  onset: Onset,
+  { field, lattice }: InfluenceMatrices,
+  {
+    parity,
+    circulation,
+    onset,
+    legs,
+  }: Pick<FlowCase, 'parity' | 'circulation' | 'onset'> & { readonly legs: LegInfluence | null },
 ): Pick<FlowCase, 'legV' | 'legW'> {
-  const { legs } = parity === 'symmetric' ? symmetric : antisymmetric;
   const { count } = lattice.cells;
   const n = lattice.panels;
   const from = parity === 'symmetric' ? lattice.centrePanels : 0;

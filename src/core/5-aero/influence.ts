@@ -1,5 +1,6 @@
 import { conditionOf, type ScaledColumns, scaledColumns } from './conditionNumber';
 import type { Lattice } from './lattice';
+import { isStillThere, laidMatrix } from './kernel/inUse';
 import { factorise, factoriseInPlace, type LuFactors, SingularMatrixError } from './kernel/luFactors';
 import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
 import { type LegInfluence, legInfluence } from './legInfluence';
@@ -16,11 +17,20 @@ export interface BoundInfluence {
 /** One of the two half problems: left and right equal, or equal and opposite. */
 export interface HalfProblem {
   readonly factors: LuFactors;
+  /** Why nothing of this half can be solved: two fins in one place say nothing of yaw, and much of pitch. */
+  readonly fault: NoFlowError | null;
+}
+
+/** What a half problem induces where forces act. */
+export interface InducedAir {
   readonly bound: BoundInfluence;
   /** Velocity across the chord at the legs on the board; null when only the free stream is asked for there. */
   readonly legs: LegInfluence | null;
-  /** Why nothing of this half can be solved: two fins in one place say nothing of yaw, and much of pitch. */
-  readonly fault: NoFlowError | null;
+}
+
+interface BothAirs {
+  readonly symmetric: InducedAir;
+  readonly antisymmetric: InducedAir;
 }
 
 /**
@@ -33,6 +43,8 @@ export interface InfluenceMatrices {
   readonly field: VortexField;
   readonly symmetric: HalfProblem;
   readonly antisymmetric: HalfProblem;
+  /** What is induced where forces act; worked out again where newer lattices took its room. Not to be kept. */
+  readonly air: () => BothAirs;
   /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
   readonly symmetricNormal: Float64Array;
   /** Points at which forces act, and their bound vectors. */
@@ -63,40 +75,19 @@ export interface InfluenceOptions extends WakeDirection {
  */
 export function buildInfluence(lattice: Lattice, options: InfluenceOptions): InfluenceMatrices {
   const n = lattice.panels;
-  const count = lattice.cells.count;
   const field = vortexField(lattice, options);
-  const square = () => new Float64Array(n * n);
-  const three = (): BoundInfluence => ({ u: square(), v: square(), w: square() });
-  const normal = { even: square(), odd: square() };
-  const bound = { even: three(), odd: three() };
   const vectors = boundVectors(lattice);
-  // All points of a strip lie on one line along the chord: first its control points, then those where forces act.
-  const points = 2 * count;
-  const xs = new Float64Array(points);
-  const here = Array.from({ length: points }, () => velocityRow(n));
-  const mirrored = Array.from({ length: points }, () => velocityRow(n));
-
-  lattice.strips.forEach((strip, stripIndex) => {
-    const first = stripIndex * count;
-    const { y, z } = strip.m;
-    for (let k = 0; k < count; k++) {
-      xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
-      xs[count + k] = vectors.forceX[first + k]!;
-    }
-    induceAlong(field, { y, z, own: strip.surface }, xs, here);
-    induceAlong(field, { y: -y, z, own: strip.surface }, xs, mirrored);
-    for (let k = 0; k < count; k++) {
-      const row = (first + k) * n;
-      writeNormal(lattice.doubled, row, [-strip.tangentZ, strip.tangentY], here[k]!, mirrored[k]!, normal);
-      writeBound(lattice.doubled, row, here[count + k]!, mirrored[count + k]!, bound);
-    }
-  });
+  const normal = { even: new Float64Array(n * n), odd: new Float64Array(n * n) };
+  let airs = assemble(lattice, field, vectors, { withLegs: !options.withoutLegs, normal });
+  const air = (): BothAirs => {
+    if (!isThere(airs)) airs = assemble(lattice, field, vectors, { withLegs: !options.withoutLegs, normal: null });
+    return airs;
+  };
   silenceCentreFins(lattice, normal.even);
   if (options.liftSlopeFactors) {
     softenSections(lattice, normal.even, options.liftSlopeFactors);
     softenSections(lattice, normal.odd, options.liftSlopeFactors);
   }
-  const legs = options.withoutLegs ? null : legInfluence(lattice, field);
   const block = lattice.panelsWithoutTail || n;
   const evenScale = scaledColumns(normal.even, n, lattice.centrePanels);
   const oddScale = scaledColumns(normal.odd, n);
@@ -105,21 +96,64 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
   return {
     lattice,
     field,
-    symmetric: {
-      ...even,
-      bound: bound.even,
-      legs: legs && legs.even,
-    },
-    antisymmetric: {
-      ...odd,
-      bound: bound.odd,
-      legs: legs && legs.odd,
-    },
+    symmetric: even,
+    antisymmetric: odd,
+    air,
     symmetricNormal: normal.even,
     unitCases: new Map(),
     ...vectors,
   };
 }
+
+interface Assembly {
+  readonly withLegs: boolean;
+  /** Where velocities along the normals go; null where these are known. */
+  readonly normal: { readonly even: Float64Array; readonly odd: Float64Array } | null;
+}
+
+/** Sees every point of every strip: what is induced along the normals, where forces act, and at the legs. */
+function assemble(
+  lattice: Lattice,
+  field: VortexField,
+  { forceX }: ReturnType<typeof boundVectors>,
+  { withLegs, normal }: Assembly,
+): BothAirs {
+  const n = lattice.panels;
+  const count = lattice.cells.count;
+  const three = (): BoundInfluence => ({ u: laidMatrix(n, n), v: laidMatrix(n, n), w: laidMatrix(n, n) });
+  const bound = { even: three(), odd: three() };
+  // All points of a strip lie on one line along the chord: first its control points, then those where forces act.
+  const points = 2 * count;
+  const xs = new Float64Array(points);
+  const here = Array.from({ length: points }, () => velocityRow(n));
+  const mirrored = Array.from({ length: points }, () => velocityRow(n));
+  lattice.strips.forEach((strip, stripIndex) => {
+    const first = stripIndex * count;
+    const { y, z } = strip.m;
+    for (let k = 0; k < count; k++) {
+      xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
+      xs[count + k] = forceX[first + k]!;
+    }
+    induceAlong(field, { y, z, own: strip.surface }, xs, here);
+    induceAlong(field, { y: -y, z, own: strip.surface }, xs, mirrored);
+    for (let k = 0; k < count; k++) {
+      const row = (first + k) * n;
+      if (normal) writeNormal(lattice.doubled, row, [-strip.tangentZ, strip.tangentY], here[k]!, mirrored[k]!, normal);
+      writeBound(lattice.doubled, row, here[count + k]!, mirrored[count + k]!, bound);
+    }
+  });
+  const legs = withLegs ? legInfluence(lattice, field) : null;
+  return {
+    symmetric: { bound: bound.even, legs: legs && legs.even },
+    antisymmetric: { bound: bound.odd, legs: legs && legs.odd },
+  };
+}
+
+/** Whether all of it still lies where it was written. */
+const isThere = ({ symmetric, antisymmetric }: BothAirs): boolean =>
+  [symmetric, antisymmetric].every(({ bound, legs }) =>
+    [bound.u, bound.v, bound.w, ...(legs ? [legs.v, legs.w] : [])].every(isStillThere),
+  );
 
 /**
  * Condition beyond which the answer is not believed. Fleets that can be built

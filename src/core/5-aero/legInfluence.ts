@@ -1,4 +1,5 @@
 import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
+import { laidMatrix } from './kernel/inUse';
 import type { Lattice } from './lattice';
 import { placeBeside } from './meetings';
 import type { VortexField } from './vortexField';
@@ -16,8 +17,8 @@ export function legInfluence(
 ): { readonly even: LegInfluence; readonly odd: LegInfluence } {
   const n = lattice.panels;
   const { count } = lattice.cells;
-  const size = field.edges * count * n;
-  const pair = (): LegInfluence => ({ v: new Float64Array(size), w: new Float64Array(size) });
+  const pieces = field.edges * count;
+  const pair = (): LegInfluence => ({ v: laidMatrix(pieces, n), w: laidMatrix(pieces, n) });
   const legs = { even: pair(), odd: pair() };
   const rows = () => Array.from({ length: count }, () => velocityRow(n));
   const [here, mirrored] = [rows(), rows()];

@@ -128,6 +128,23 @@ export class CompiledKernel {
     this.#bytes = new Uint8Array(memory.buffer);
   }
 
+  /**
+   * Room for a matrix with the module itself, to be written at once: nothing
+   * has to be brought there. Once newer ones need the room it is gone: see
+   * `isThere`.
+   */
+  lay(size: number): Float64Array {
+    const place = this.#take(size * NUMBER);
+    const matrix = this.#numbers.subarray(place.at / NUMBER, place.at / NUMBER + size);
+    this.#known.set(matrix, place);
+    return matrix;
+  }
+
+  /** Whether a matrix that was laid still is what was written there. */
+  isThere(matrix: Float64Array): boolean {
+    return matrix.buffer !== this.#numbers.buffer || (this.#known.get(matrix)?.at ?? 0) > 0;
+  }
+
   /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
   multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
     const rows = a.length / columns;
@@ -273,7 +290,9 @@ export class CompiledKernel {
 
   #placeOf(matrix: Float64Array): number {
     const known = this.#known.get(matrix);
-    return known && known.at > 0 ? known.at : this.#bring(matrix);
+    if (known && known.at > 0) return known.at;
+    if (!this.isThere(matrix)) throw new Error('A matrix was asked for whose room newer ones have taken.');
+    return this.#bring(matrix);
   }
 
   #bring(matrix: Float64Array): number {

@@ -5,8 +5,12 @@ import { KERNELS, useKernel } from './inUse';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { buildLattice } from '../lattice';
+import { wakesTurned } from '../bentWake';
+import { solveCase, STILL_AIR } from '../flowCase';
+import { buildInfluence } from '../influence';
 import { induceAlong, velocityRow } from '../inducedVelocity';
 import { vortexField } from '../vortexField';
+import { wakeFrame } from '../wakeFrame';
 import { factorise, multiplyRows, SingularMatrixError, solveFactored, solveTogether } from './luFactors';
 
 const compiled = KERNELS.compiled!;
@@ -125,6 +129,50 @@ test.each(DEMO_NAMES)('%s: what horseshoes induce is alike, on boards, beside an
       expectAlike(all(row), all(wanted[index]!));
     });
   }
+});
+
+test.each([
+  ['up', { rise: 0.12 }],
+  ['up and to the right', { rise: 0.08, drift: 0.05 }],
+])('wakes that go %s, and what moves when they turn, are alike', (_, direction) => {
+  const lattice = buildLattice(demoDesign('harbour-steward').surfaces.map(placeSurface), { strips: 8, chordwise: 3 });
+  const field = vortexField(lattice, direction);
+  const strengths = numbers(field.edges, 9);
+  const frames = [wakeFrame({ rise: -0.01 }), wakeFrame({ rise: 0.01, drift: 0.02 })] as const;
+  for (const strip of [lattice.strips[0]!, lattice.strips.at(-1)!]) {
+    const { m, surface } = strip;
+    for (const line of [
+      { y: m.y, z: m.z, own: surface },
+      { y: -m.y, z: m.z, own: surface },
+      { y: m.y + 0.01, z: m.z - 0.02, own: -1 },
+    ]) {
+      const xs = [m.x, m.x + 0.4 * m.chord, m.x + 2 * m.chord];
+      const [wanted, got] = byBoth(() => {
+        const rows = xs.map(() => velocityRow(lattice.panels));
+        induceAlong(field, line, xs, rows);
+        const turned = wakesTurned(field, strengths, frames, line, xs);
+        return Float64Array.from([...rows.flatMap(({ u, v, w }) => [...u, ...v, ...w]), ...turned.subarray(0, 6)]);
+      });
+      expectAlike(got, wanted);
+    }
+  }
+});
+
+test('what is induced is worked out again where newer lattices took its room', () => {
+  const back = useKernel(compiled);
+  const lattice = buildLattice(demoDesign('lagoon-postman').surfaces.map(placeSurface), { strips: 14, chordwise: 4 });
+  const matrices = buildInfluence(lattice, { rise: 0 });
+  const rising = { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } } as const;
+  const before = solveCase(matrices, rising);
+  const first = matrices.air();
+  for (let count = 0; count < 30; count++) buildInfluence(lattice, { rise: 0.001 * count });
+  const after = solveCase(matrices, rising);
+  expect(matrices.air()).not.toBe(first);
+  for (const name of ['u', 'v', 'w', 'legV', 'legW'] as const) expect(after[name]).toEqual(before[name]);
+  expect(() => multiplyRows(first.symmetric.bound.u, lattice.panels, before.circulation)).toThrow(
+    /newer ones have taken/,
+  );
+  back();
 });
 
 test('a singular matrix is refused by both at the same unknown', () => {
