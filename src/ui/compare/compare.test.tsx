@@ -12,6 +12,7 @@ import { setFields } from '@/store/edit';
 import * as download from '../shell/download';
 import { CompareSheet } from './CompareSheet';
 import { CompareStage } from './CompareStage';
+import { varied } from './compareWords';
 
 // Curves and maps are drawn by a library that wants a real page: their numbers are what counts here.
 vi.mock('../charts/Chart', () => ({
@@ -72,6 +73,13 @@ test('built a thousand times: how often verdicts hold, what spreads and what cos
   dispatch(setFields([field('surfaces', design.surfaces[0]!.id, 'incidence').to(3)]));
   expect(await screen.findByText('Built before the last change: build it again.')).toBeTruthy();
 }, 60_000);
+
+test('inputs are called by what they are: usual ones, those that move several numbers, and any other by its place', () => {
+  expect(varied(design, '/surfaces/wing/incidence')).toBe('Wing: incidence');
+  expect(varied(design, 'tips/wing')).toBe('Wing: span, its tips cut');
+  expect(varied(design, '/surfaces/wing/stations/1/dihedral')).toBe('Wing, station 2, dihedral');
+  expect(varied(design, '/surfaces/none/incidence')).toBe('/surfaces/none/incidence');
+});
 
 test('a number gets a ± of its own, in the document, and loses it again', async () => {
   const { hand, design: now, dispatch } = await stage();

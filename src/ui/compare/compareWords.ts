@@ -1,3 +1,5 @@
+import { compareDesigns } from '@/core/2-document/compareDesigns';
+import { withFields } from '@/core/2-document/edit/withFields';
 import { readField } from '@/core/2-document/edit/fieldPath';
 import { unitOfField } from '@/core/2-document/fieldUnits';
 import type { Design } from '@/core/2-document/schema/design';
@@ -77,9 +79,16 @@ export function variedInputs(design: Design): readonly (readonly [string, string
   return [...sweptFields(design).filter(([path]) => drawnInput(design, path) !== undefined), ...linked];
 }
 
-/** How an input is called; its path where it is none of the usual ones. */
+/** How an input is called; one that is none of the usual ones by its place in the document. */
 export const varied = (design: Design, name: string): string =>
-  variedInputs(design).find(([known]) => known === name)?.[1] ?? name;
+  variedInputs(design).find(([known]) => known === name)?.[1] ?? placeInWords(design, name);
+
+/** As a change of it would be told, such as `Wing, station 2, dihedral`. */
+function placeInWords(design: Design, name: string): string {
+  const now = readField(design, name);
+  if (typeof now !== 'number') return name;
+  return compareDesigns(design, withFields(design, [{ field: name, value: now + 1 }]))[0]?.words ?? name;
+}
 
 /** What slides in a bay: a pack, as a rule. */
 export const slidingItems = ({ massItems }: Design): readonly (readonly [string, string])[] =>

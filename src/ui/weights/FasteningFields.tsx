@@ -115,7 +115,9 @@ function GlueTest({ list, part, construction: { glueTest } }: FasteningFieldsPro
       <QuantityField label="Joint, long" kind="length" value={glueTest.length} onCommit={set(at('length'))} />
       <QuantityField label="It gained" kind="mass" value={glueTest.weight} onCommit={set(at('weight'))} />
       <p className="col-span-2 mt-1 flex flex-wrap items-center justify-between gap-1.5 text-label text-faint">
-        {seen === null ? 'It does not count: take a longer joint, or look at the weight again.' : `Counts with ${decimal(seen, 1)} g/m.`}
+        {seen === null
+          ? 'It does not count: take a longer joint, or look at the weight again.'
+          : `Counts with ${decimal(seen, 1)} g/m.`}
         <Button look="quiet" onClick={() => dispatch(setFields([whole.to(undefined)]))}>
           Forget that joint
         </Button>
