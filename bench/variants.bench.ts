@@ -1,9 +1,10 @@
+import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import { spawn } from 'node:child_process';
 import { finish } from '@/core/1-base/steps';
 import { analyse } from '@/core/analyse';
 import { search } from '@/core/9-compare/search/search';
 import { inputNamed } from '@/core/9-compare/linkedInputs';
-import { sweep, valuesBetween } from '@/core/9-compare/sweep';
+import { sweep } from '@/core/9-compare/sweep';
 import { toleratedAircraft } from '@/core/9-compare/tolerances/builtAircraft';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
 import { DEMO_NAMES, demoDesign } from '../demo';

@@ -1,3 +1,4 @@
+import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import '@/core/1-base/zodSetup';
 import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
@@ -5,7 +6,7 @@ import { readDesignText } from '@/core/2-document/readDesign';
 import type { Design } from '@/core/2-document/schema/design';
 import { holdingMargin, inputNamed } from '@/core/9-compare/linkedInputs';
 import { outputFault } from '@/core/9-compare/outputs';
-import { sweep, type Swept, valuesBetween } from '@/core/9-compare/sweep';
+import { sweep, type Swept } from '@/core/9-compare/sweep';
 import { sentence } from '@/words/formatQuantity';
 import { numberOf, readOrRefuse, refuse } from './refuse';
 

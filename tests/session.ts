@@ -11,6 +11,7 @@ const COARSE = { grid: { strips: 6, chordwise: 3 }, without: ['bands'] } as cons
 
 /** Computes at once, in this thread, on a coarse lattice and without bands, remedies too: each costs an analysis. */
 export const thorough: JobClient = {
+  pool: 2,
   live: async ({ design, options }) => ({
     kind: 'done',
     output: finish(
@@ -34,6 +35,7 @@ export const direct: JobClient = {
 
 /** Computes nothing: for what is about the document alone. */
 export const idle: JobClient = {
+  pool: 1,
   live: async () => ({ kind: 'superseded' }),
   ask: async () => ({ kind: 'superseded' }),
   cancel: () => {},

@@ -1,5 +1,6 @@
+import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import type { Design } from '@/core/2-document/schema/design';
-import type { InputOf, OutputOf } from '@/workers/contract';
+import type { SweepTold, SweptPlace } from '@/workers/contract';
 import {
   compareEnded,
   compareStarted,
@@ -15,6 +16,7 @@ import {
   variantTold,
 } from './compareSlice';
 import { editDesign, type EditOutcome } from './edit';
+import { longWork } from './longWork';
 import { keepRevision } from './revisions';
 import type { AppThunk } from './reduxStore';
 
@@ -25,47 +27,53 @@ const SEED = 1;
 /** Places of a sweep: even ones that a curve can be read by, and along each side of a map. */
 const PLACES = { curve: 21, map: 11 } as const;
 
+const { doing, doingParts, stop } = longWork({
+  name: 'compare',
+  jobs: JOBS,
+  runOf: ({ compare }, work) => compare.runs[work],
+  started: compareStarted,
+  wentOn: compareWentOn,
+  ended: compareEnded,
+});
+
 /** Ends what goes on, because someone said so. */
 export const stopComparing =
   (work: CompareWork): AppThunk =>
-  (dispatch, _getState, { jobs }) => {
-    dispatch(compareEnded({ work, message: null }));
-    jobs.cancel(`compare-${work}`);
-  };
-
-/** Does one kind of work in the worker; a newer request or a stop ends it. */
-const doing =
-  <Work extends CompareWork>(
-    work: Work,
-    input: InputOf<(typeof JOBS)[Work]>,
-    taken: (output: OutputOf<(typeof JOBS)[Work]>) => Parameters<Parameters<AppThunk>[0]>[0],
-  ): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { jobs }) => {
-    dispatch(compareStarted(work));
-    const run = getState().compare.runs[work];
-    const isCurrent = () => getState().compare.runs[work] === run;
-    const outcome = await jobs.ask(JOBS[work], input, {
-      lane: 'long',
-      slot: `compare-${work}`,
-      onProgress: (progress) => isCurrent() && dispatch(compareWentOn({ work, progress })),
-    });
-    if (!isCurrent()) return;
-    if (outcome.kind === 'done') dispatch(taken(outcome.output));
-    else dispatch(compareEnded({ work, message: outcome.kind === 'failed' ? outcome.message : null }));
-  };
+  (dispatch, _getState, { jobs }) =>
+    dispatch(stop(work, jobs.pool));
 
 /** Builds the design a thousand times as hands and boards are. */
 export const buildOften = (design: Design): AppThunk<Promise<void>> =>
   doing('tolerances', { design, draws: DRAWS, seed: SEED }, (result) => tolerancesTold({ of: design, result }));
 
-/** Takes one number of the design from one end to the other, or two through all their pairs. @param outputs all that may be looked at */
-export const sweepInputs = (design: Design, asked: SweepAsked, outputs: readonly string[]): AppThunk<Promise<void>> => {
-  const places = asked.inputs.length > 1 ? PLACES.map : PLACES.curve;
-  const inputs = asked.inputs.map((range) => ({ ...range, places }));
-  return doing('sweep', { design, inputs, slides: asked.slides, outputs }, (result) =>
-    sweepTold({ of: design, asked, result }),
-  );
-};
+/** Takes one number of the design from one end to the other, or two through all their pairs, on all workers at once. @param outputs all that may be looked at */
+export const sweepInputs =
+  (design: Design, asked: SweepAsked, outputs: readonly string[]): AppThunk<Promise<void>> =>
+  (dispatch, _getState, { jobs }) => {
+    const places = asked.inputs.length > 1 ? PLACES.map : PLACES.curve;
+    const [first, ...others] = asked.inputs.map(({ name, from, to }) => ({
+      name,
+      values: valuesBetween(from, to, places),
+    }));
+    const each = Math.ceil(places / jobs.pool);
+    const parts = Array.from({ length: Math.ceil(places / each) }, (_, part) => ({
+      design,
+      inputs: [{ ...first!, values: first!.values.slice(part * each, (part + 1) * each) }, ...others],
+      slides: asked.slides,
+      outputs,
+    }));
+    return dispatch(doingParts('sweep', parts, (results) => sweepTold({ of: design, asked, result: allOf(results) })));
+  };
+
+/** Parts of a sweep one after the other; where one could not be, that. */
+function allOf(results: readonly SweepTold[]): SweepTold {
+  const places: SweptPlace[] = [];
+  for (const result of results) {
+    if (!result.ok) return result;
+    places.push(...result.places);
+  }
+  return { ok: true, places };
+}
 
 /** Looks for designs that meet the brief. */
 export const searchDesigns = (design: Design, asked: SearchAsked): AppThunk<Promise<void>> =>

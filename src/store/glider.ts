@@ -1,7 +1,6 @@
 import type { Material } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Toss } from '@/core/7-flight/toss/settings';
-import type { InputOf, OutputOf } from '@/workers/contract';
 import {
   gliderFailed,
   gliderStarted,
@@ -14,6 +13,7 @@ import {
   throwsFlown,
   tossFlown,
 } from './gliderSlice';
+import { longWork } from './longWork';
 import type { AppThunk } from './reduxStore';
 
 const JOBS = {
@@ -24,34 +24,17 @@ const JOBS = {
   small: 'smallMade',
 } as const;
 
-/** Ends what goes on, because someone said so or nobody looks at it any more. */
-export const stopGlider =
-  (work: GliderWork): AppThunk =>
-  (dispatch, _getState, { jobs }) => {
-    dispatch(gliderFailed({ work, message: null }));
-    jobs.cancel(`glider-${work}`);
-  };
+const { doing, stop } = longWork({
+  name: 'glider',
+  jobs: JOBS,
+  runOf: ({ glider }, work) => glider.runs[work],
+  started: gliderStarted,
+  wentOn: gliderWentOn,
+  ended: gliderFailed,
+});
 
-/** Does one kind of work in the worker; a newer request or a stop ends it. */
-const doing =
-  <Work extends GliderWork>(
-    work: Work,
-    input: InputOf<(typeof JOBS)[Work]>,
-    taken: (output: OutputOf<(typeof JOBS)[Work]>) => Parameters<Parameters<AppThunk>[0]>[0],
-  ): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { jobs }) => {
-    dispatch(gliderStarted(work));
-    const run = getState().glider.runs[work];
-    const isCurrent = () => getState().glider.runs[work] === run;
-    const outcome = await jobs.ask(JOBS[work], input, {
-      lane: 'long',
-      slot: `glider-${work}`,
-      onProgress: (progress) => isCurrent() && dispatch(gliderWentOn({ work, progress })),
-    });
-    if (!isCurrent()) return;
-    if (outcome.kind === 'done') dispatch(taken(outcome.output));
-    else dispatch(gliderFailed({ work, message: outcome.kind === 'failed' ? outcome.message : null }));
-  };
+/** Ends what goes on, because someone said so or nobody looks at it any more. */
+export const stopGlider = (work: GliderWork): AppThunk => stop(work);
 
 /** Throws the design as it is asked for, and beside it with one thing changed. */
 export const tossIt =

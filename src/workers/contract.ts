@@ -88,7 +88,7 @@ export interface InputRange {
 export interface SweepInput {
   readonly design: Design;
   /** One of them, or two of which all pairs are computed. */
-  readonly inputs: readonly (InputRange & { readonly places: number })[];
+  readonly inputs: readonly { readonly name: string; readonly values: readonly number[] }[];
   /** What slides so that the static margin stays as drawn; null for nothing. */
   readonly slides: string | null;
   /** Names of the numbers that are looked at. */

@@ -18,7 +18,7 @@ import { lessonOfWeights, lessonsOf } from '@/core/8-field/learn';
 import { lessonsOfBench } from '@/core/8-field/learnBench';
 import { nextChange } from '@/core/8-field/nextChange';
 import { numbersOf } from '@/core/6-groups/solve';
-import { sweep, valuesBetween } from '@/core/9-compare/sweep';
+import { sweep, type Swept } from '@/core/9-compare/sweep';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
 import { boardChoice, rodChoice } from '@/core/9-compare/search/choices';
 import { type FreeInput, search } from '@/core/9-compare/search/search';
@@ -124,16 +124,18 @@ export const WORK: Workers = {
     return yield* tolerate(design, asked);
   },
   *sweep({ design, inputs, slides, outputs }) {
-    const ranges = rangesOf(design, inputs);
-    if (!Array.isArray(ranges)) return ranges;
-    const swept = ranges.map(({ input, from, to }, index) => {
+    const swept: Swept[] = [];
+    for (const [index, { name, values }] of inputs.entries()) {
+      const named = inputNamed(design, name);
+      if (!named.ok) return named;
+      for (const value of [values[0]!, values.at(-1)!]) {
+        const varied = named.input.set(design, value);
+        if (!varied.ok) return varied;
+      }
       // What holds the margin comes after all inputs are set.
-      const isLast = slides !== null && index === ranges.length - 1;
-      return {
-        input: isLast ? holdingMargin(design, input, slides) : input,
-        values: valuesBetween(from, to, inputs[index]!.places),
-      };
-    });
+      const isLast = slides !== null && index === inputs.length - 1;
+      swept.push({ input: isLast ? holdingMargin(design, named.input, slides) : named.input, values });
+    }
     const points = yield* sweep(design, swept, outputs);
     return { ok: true, places: points.map(({ at, outputs: found }) => ({ at, outputs: Object.fromEntries(found) })) };
   },

@@ -14,6 +14,8 @@ export interface AskOptions {
 
 /** Who does the computing, off the thread of the interface. */
 export interface JobClient {
+  /** Workers for jobs: as many parts of one thing can be done at once. */
+  readonly pool: number;
   /** Headline numbers: never waits behind anything but itself; of those that wait the newest wins. */
   live(input: AnalyseInput): Promise<Outcome<Analysed>>;
   ask<Name extends JobName>(name: Name, input: InputOf<Name>, options: AskOptions): Promise<Outcome<OutputOf<Name>>>;
@@ -176,6 +178,7 @@ export function createLanes({
     });
 
   return {
+    pool,
     live: (input) => {
       for (const older of waiting.filter(({ lane }) => lane === 'live')) drop(older, { kind: 'superseded' });
       return enter('live', null, (worker, id) => worker.run(id, 'analyse', input, null));

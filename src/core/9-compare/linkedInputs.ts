@@ -3,19 +3,10 @@ import { checkChange } from '@/core/2-document/edit/checkChange';
 import { field } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
-import { isWing } from '@/core/2-document/schema/roles';
 import { numbersOf } from '@/core/6-groups/solve';
 import { cutBack } from '@/core/8-field/cutBack';
+import { type Link, linkedNames, LINKS } from './linkedNames';
 import { type Varied, variedField, type VariedInput } from './variedInput';
-
-/*
- * Inputs that move several numbers together, called by what they do and to
- * which part: `tips/wing` leaves so many percent of both halves of a wing,
- * `chords/wing` makes all its chords so many percent of what is drawn. 100 is
- * as drawn.
- */
-const LINKS = ['tips', 'chords', 'spans'] as const;
-type Link = (typeof LINKS)[number];
 
 /** As drawn [%]. */
 const DRAWN = 100;
@@ -23,12 +14,6 @@ const LEAST = 40;
 const MOST = 250;
 
 const fault = (because: string): { readonly ok: false; readonly because: string } => ({ ok: false, because });
-
-/** What a design has of them. */
-export const linkedNames = ({ surfaces }: Design): readonly string[] =>
-  surfaces
-    .filter((surface) => isWing(surface) && surface.mirrored)
-    .flatMap(({ id }) => LINKS.map((link) => `${link}/${id}`));
 
 function linkedDesign(design: Design, link: Link, id: string, percent: number): Varied {
   const surface = design.surfaces.find((one) => one.id === id)!;

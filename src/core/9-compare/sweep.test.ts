@@ -1,3 +1,4 @@
+import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
@@ -6,7 +7,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import { analyse } from '@/core/analyse';
 import { numbersOf } from '@/core/6-groups/solve';
 import { outputFault, outputNames } from './outputs';
-import { sweep, valuesBetween } from './sweep';
+import { sweep } from './sweep';
 import { variedField } from './variedInput';
 
 const design = demoDesign('lagoon-postman');

@@ -15,14 +15,6 @@ export interface SweepPoint {
   readonly outputs: ReadonlyMap<OutputName, OutputValue>;
 }
 
-/** Values from one end to the other, both among them. */
-export const valuesBetween = (from: number, to: number, count: number): number[] =>
-  count === 1
-    ? [from]
-    : Array.from({ length: count }, (_, index) =>
-        index === count - 1 ? to : from + ((to - from) * index) / (count - 1),
-      );
-
 const valuesAt = (swept: readonly Swept[], place: number): number[] => {
   let rest = place;
   return swept

@@ -3,7 +3,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import { readField } from '@/core/2-document/edit/fieldPath';
 import { unitOfField } from '@/core/2-document/fieldUnits';
 import type { Design } from '@/core/2-document/schema/design';
-import { linkedNames } from '@/core/9-compare/linkedInputs';
+import { linkedNames } from '@/core/9-compare/linkedNames';
 import type { Goal } from '@/core/9-compare/search/goal';
 import { decimal, type DisplayUnits, formatValue } from '@/words/formatQuantity';
 import { axisOf } from '../sheet/unitAxes';
