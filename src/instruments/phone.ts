@@ -45,7 +45,11 @@ function open(_kind: 'tilt' | string, { shown, lost }: Hearing): () => void {
   }, AGAIN);
   const timer = window.setTimeout(() => last === null && lost('none'), SILENT);
   // In the background no sensor speaks, and what stood still there is not known.
-  const hide = () => document.visibilityState === 'hidden' && lost('silent');
+  const hide = () => {
+    if (document.visibilityState !== 'hidden') return;
+    [before, last] = [null, null];
+    lost('silent');
+  };
   window.addEventListener('deviceorientation', hear);
   document.addEventListener('visibilitychange', hide);
   // A screen that goes dark takes the sensor with it; where it cannot be held awake it is touched.

@@ -31,7 +31,7 @@ describe('the unit of a field', () => {
     };
     for (const name of DEMO_NAMES) walk(demoDesign(name), '');
     const dimensionless =
-      /^(version|sharedVersion|camber|.*Position|bottomLength|thicknessRatio|from|to|hinge.*|left|right|.*Fraction|blades|layers|bands|cells|parallel|cycles|strands|returned|turnsConstant|woundTo|share|.*StaticMargin|scale|statedMaximumLift)$/;
+      /^(version|sharedVersion|camber|.*Position|bottomLength|thicknessRatio|from|to|hinge.*|left|right|.*Fraction|blades|layers|bands|cells|parallel|cycles|strands|returned|turnsConstant|woundTo|share|.*StaticMargin|scale|statedMaximumLift|price|rod|glue|covering)$/;
     expect([...bare].filter((key) => !dimensionless.test(key))).toEqual([]);
   });
 });

@@ -84,6 +84,9 @@ test('refused, not there, gone in the middle, and stopped: each is said, and not
   Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true });
   act(() => void document.dispatchEvent(new Event('visibilitychange')));
   expect((await screen.findByRole('alert')).textContent).toMatch(/^The page was left/);
+  // What it showed before is not shown again meanwhile.
+  await new Promise((done) => setTimeout(done, 350));
+  expect(screen.getByRole('alert').textContent).toMatch(/^The page was left/);
   Object.defineProperty(document, 'visibilityState', { value: 'visible', configurable: true });
   await read();
   await says(/^Lay the phone flat/);

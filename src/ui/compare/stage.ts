@@ -8,7 +8,7 @@ export const compare = {
   title: 'Compare',
   isStarted: canBalance,
   task: 'See what building errors do before they are made, what a number changes, several designs side by side, and which would meet the brief best.',
-  fields: [['As it may be built', 'Give a number its own ±']],
+  fields: [['Own ±', 'Give a number its own ±']],
   worksOn: 'sheet',
   Sheet: CompareSheet,
   Inputs: CompareStage,
