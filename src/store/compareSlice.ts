@@ -1,10 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Progress } from '@/core/1-base/steps';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Goal } from '@/core/9-compare/search/goal';
 import type { SearchTold } from '@/core/9-compare/search/search';
 import type { Variant } from '@/core/9-compare/variants/variant';
-import type { InputRange, SweepTold, TolerancesTold } from '@/workers/contract';
+import type { InputRange, SearchInput, SweepTold, TolerancesTold } from '@/workers/contract';
 
 /** A sweep as it is asked for: one input or two, what slides along, and what is looked at. */
 export interface SweepAsked {
@@ -14,13 +13,7 @@ export interface SweepAsked {
 }
 
 /** A search as it is asked for. */
-export interface SearchAsked {
-  readonly goal: Goal;
-  readonly free: readonly InputRange[];
-  readonly boards: readonly string[];
-  readonly rods: readonly string[];
-  readonly slides: string | null;
-}
+export type SearchAsked = Omit<SearchInput, 'design'>;
 
 /** A design that is set beside others, and what it comes to once that is known. */
 export interface VariantBeside {

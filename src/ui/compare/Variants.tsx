@@ -1,19 +1,11 @@
 import { Download } from 'lucide-react';
 import type { ComponentProps } from 'react';
-import type { Design } from '@/core/2-document/schema/design';
-import { placeAll } from '@/core/3-shape/geometry/layout';
-import { extentsOf } from '@/core/3-shape/outline/extents';
-import { svgPath } from '@/core/3-shape/outline/svgPath';
-import { bodyPlan, planOutline } from '@/core/3-shape/outline/views';
 import { marksOf } from '@/core/9-compare/variants/marks';
-import { BESIDE_SURFACES, shiftsBetween } from '@/core/9-compare/variants/shifts';
-import type { Variant } from '@/core/9-compare/variants/variant';
 import type { VariantBeside } from '@/store/compareSlice';
 import { variantsCsv } from '@/files/variantsTable';
 import { useAppSelector } from '@/store/hooks';
-import { decimal, formatValue } from '@/words/formatQuantity';
 import type Chart from '../charts/Chart';
-import { SIX, SIX_LOOKS, STROKES } from '../charts/looks';
+import { SIX } from '../charts/looks';
 import { Say } from '../numbers/Say';
 import { axisOf } from '../sheet/unitAxes';
 import { Button } from '../shell/buttons';
@@ -21,25 +13,24 @@ import { downloadFile } from '../shell/download';
 import { late } from '../shell/Late';
 import { modeWords } from '../stability/modeWords';
 import { outputText } from './compareWords';
-import { letterOf, VARIANT_ROWS } from './variantWords';
+import { Moved } from './Moved';
+import { PlansOver } from './PlansOver';
+import { type KnownVariant, letterOf, VARIANT_ROWS } from './variantWords';
 
 const LateChart = late<ComponentProps<typeof Chart>>(() => import('../charts/Chart'), {
   place: 'the polars side by side',
   meanwhile: <p className="text-faint">Drawing…</p>,
 });
 
-/** One that is known, with its letter. */
-type Known = VariantBeside & { readonly letter: string; readonly place: number; readonly told: Variant };
-
 /** Designs and revisions side by side: plans, numbers, polars, motions, findings, and what moved by part. */
 export function Variants({ variants }: { readonly variants: readonly VariantBeside[] }) {
-  const known = variants.flatMap((variant, place): Known[] =>
+  const known = variants.flatMap((variant, place): KnownVariant[] =>
     variant.told === null ? [] : [{ ...variant, told: variant.told, letter: letterOf(place), place }],
   );
   if (known.length === 0) return <p className="text-faint">Computing…</p>;
   return (
     <section aria-label="Side by side" className="space-y-5">
-      <Plans variants={variants} />
+      <PlansOver variants={variants} />
       <Numbers known={known} />
       <Button onClick={() => saveCsv(known)}>
         <Download size={14} aria-hidden="true" /> CSV of these numbers
@@ -54,7 +45,7 @@ export function Variants({ variants }: { readonly variants: readonly VariantBesi
   );
 }
 
-const saveCsv = (known: readonly Known[]) =>
+const saveCsv = (known: readonly KnownVariant[]) =>
   downloadFile({
     name: `${known[0]!.name} compared.csv`,
     parts: [
@@ -68,74 +59,7 @@ const saveCsv = (known: readonly Known[]) =>
     type: 'text/csv',
   });
 
-const [WIDTH, HEIGHT] = [560, 250];
-const FILLED = 0.94;
-
-/** All plans over one another, wings at the same place: leading edges of the foremost parts together. */
-function Plans({ variants }: { readonly variants: readonly VariantBeside[] }) {
-  const all = variants.map(({ design }) => {
-    const placed = placeAll(design.surfaces);
-    return { design, placed, extents: extentsOf(design, placed) };
-  });
-  const [most, from, to] = [
-    Math.max(...all.map(({ extents }) => extents.yMax)),
-    Math.min(...all.map(({ extents }) => extents.xMin)),
-    Math.max(...all.map(({ extents }) => extents.xMax)),
-  ];
-  const scale = Math.min(WIDTH / (2 * most), HEIGHT / (to - from)) * FILLED;
-  const draw = (path: Parameters<typeof svgPath>[0], mirror: 1 | -1) =>
-    svgPath(path, {
-      place: ([x, y]) => [WIDTH / 2 + mirror * y * scale, (x - (from + to) / 2) * scale + HEIGHT / 2],
-      scale,
-      isMirrored: mirror === 1,
-    });
-  return (
-    <figure className="max-w-3xl">
-      <figcaption className="font-semibold">Plans to one scale, data at the same place</figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label="Plans over one another">
-        {all.map(({ design, placed }, index) => {
-          const { color, width } = SIX_LOOKS[SIX[index]!];
-          const sides = [1, -1] as const;
-          return (
-            <g key={index} fill="none" stroke={color} strokeWidth={width * 0.7} strokeDasharray={STROKES[SIX[index]!]}>
-              {design.bodies.flatMap((body) =>
-                sides
-                  .slice(0, body.mirrored ? 2 : 1)
-                  .map((side) => <path key={`${body.id}${side}`} d={draw(bodyPlan(body), side)} />),
-              )}
-              {placed.flatMap((surface) => {
-                const outline = planOutline(surface);
-                return outline
-                  ? sides.map((side) => <path key={`${surface.id}${side}`} d={draw(outline, side)} />)
-                  : [];
-              })}
-            </g>
-          );
-        })}
-      </svg>
-      <ul className="flex flex-wrap gap-x-4 text-label">
-        {variants.map(({ key, name }, index) => (
-          <li key={key} className="flex items-center gap-1.5">
-            <svg width={34} height={8} aria-hidden="true">
-              <line
-                x1={0}
-                x2={34}
-                y1={4}
-                y2={4}
-                stroke={SIX_LOOKS[SIX[index]!].color}
-                strokeWidth={2}
-                strokeDasharray={STROKES[SIX[index]!]}
-              />
-            </svg>
-            {letterOf(index)} {name}
-          </li>
-        ))}
-      </ul>
-    </figure>
-  );
-}
-
-function Heads({ known, first }: { readonly known: readonly Known[]; readonly first: string }) {
+function Heads({ known, first }: { readonly known: readonly KnownVariant[]; readonly first: string }) {
   return (
     <thead>
       <tr className="border-b border-rule text-label text-faint">
@@ -153,7 +77,7 @@ function Heads({ known, first }: { readonly known: readonly Known[]; readonly fi
 }
 
 /** Numbers with best and worst as the brief has it, and what misses it. */
-function Numbers({ known }: { readonly known: readonly Known[] }) {
+function Numbers({ known }: { readonly known: readonly KnownVariant[] }) {
   const units = useAppSelector((state) => state.settings.units);
   return (
     <table className="w-full max-w-4xl text-read">
@@ -195,7 +119,7 @@ function Numbers({ known }: { readonly known: readonly Known[] }) {
   );
 }
 
-function Polars({ known }: { readonly known: readonly Known[] }) {
+function Polars({ known }: { readonly known: readonly KnownVariant[] }) {
   const units = useAppSelector((state) => state.settings.units);
   const speed = axisOf('speed', units);
   const lines = known.flatMap(({ told, letter, name, place }) => {
@@ -237,8 +161,8 @@ const MOTIONS: Readonly<Record<string, string>> = {
   spiral: 'Spiral',
 };
 
-function Motions({ known }: { readonly known: readonly Known[] }) {
-  const modesOf = ({ told }: Known) => [...told.numbers.motion.longitudinal, ...told.numbers.motion.lateral];
+function Motions({ known }: { readonly known: readonly KnownVariant[] }) {
+  const modesOf = ({ told }: KnownVariant) => [...told.numbers.motion.longitudinal, ...told.numbers.motion.lateral];
   const kinds = Object.keys(MOTIONS).filter((kind) =>
     known.some((one) => modesOf(one).some((mode) => mode.kind === kind)),
   );
@@ -270,7 +194,7 @@ function Motions({ known }: { readonly known: readonly Known[] }) {
 
 const RANK = ['stop', 'caution', 'note'];
 
-function FindingsOf({ known }: { readonly known: readonly Known[] }) {
+function FindingsOf({ known }: { readonly known: readonly KnownVariant[] }) {
   const all = known.flatMap(({ told }) => told.findings);
   const ids = [...new Set(all.map(({ id }) => id))].toSorted(
     (a, b) =>
@@ -301,80 +225,4 @@ function FindingsOf({ known }: { readonly known: readonly Known[] }) {
       </ul>
     </div>
   );
-}
-
-/** So many parts are told; what moves less than a tenth of a millimetre is not. */
-const TOLD = 6;
-const LEAST_SHIFT = 1e-4;
-
-/** What moved the balance point, the neutral point and the drag on the way from one to another, part by part. */
-function Moved({ from, to }: { readonly from: Known; readonly to: Known }) {
-  const units = useAppSelector((state) => state.settings.units);
-  const names = namesOf([from.design, to.design]);
-  const nameOf = (part: string) => (part === BESIDE_SURFACES ? 'fuselage and propeller' : (names.get(part) ?? part));
-  const signed = (value: number, words: (value: number) => string) =>
-    `${value < 0 ? '−' : '+'}${words(Math.abs(value))}`;
-  const shift = (title: string, moves: readonly { readonly part: string; readonly by: number }[]) => {
-    const whole = moves.reduce((sum, { by }) => sum + by, 0);
-    const told = moves.filter(({ by }) => Math.abs(by) >= LEAST_SHIFT).slice(0, TOLD);
-    return (
-      <div>
-        <h3 className="text-label text-faint">
-          {title} {signed(whole, (value) => formatValue(value, 'length', units))}
-        </h3>
-        <ul>
-          {told.map(({ part, by }) => (
-            <li key={part} className="flex justify-between gap-2 border-b border-soft">
-              <span>{nameOf(part)}</span>
-              <span className="whitespace-nowrap">{signed(by, (value) => formatValue(value, 'length', units))}</span>
-            </li>
-          ))}
-        </ul>
-      </div>
-    );
-  };
-  const drag = dragChanges(from.told, to.told);
-  return (
-    <div className="max-w-4xl" data-moved={to.letter}>
-      <h2 className="font-semibold">
-        What moved from {from.letter} to {to.letter}, aft positive
-      </h2>
-      <div className="grid gap-4 text-read sm:grid-cols-3">
-        {shift('Balance point', shiftsBetween(from.told.balance, to.told.balance))}
-        {shift('Neutral point', shiftsBetween(from.told.neutralPoint, to.told.neutralPoint))}
-        <div>
-          <h3 className="text-label text-faint">
-            Drag area at cruise {signed(drag.whole, (value) => `${decimal(value * 1e4, 1)} cm²`)}
-          </h3>
-          <ul>
-            {drag.parts.slice(0, TOLD).map(({ part, by }) => (
-              <li key={part} className="flex justify-between gap-2 border-b border-soft">
-                <span>{nameOf(part)}</span>
-                <span className="whitespace-nowrap">{signed(by, (value) => `${decimal(value * 1e4, 1)} cm²`)}</span>
-              </li>
-            ))}
-          </ul>
-        </div>
-      </div>
-    </div>
-  );
-}
-
-const namesOf = (designs: readonly Design[]): ReadonlyMap<string, string> =>
-  new Map(
-    designs.flatMap((design) =>
-      [...design.surfaces, ...design.bodies, ...design.massItems, ...design.dragItems].map(
-        ({ id, name }) => [id, name || id] as const,
-      ),
-    ),
-  );
-
-function dragChanges(from: Variant, to: Variant) {
-  const areaOf = ({ drag }: Variant, part: string) =>
-    drag.reduce((sum, one) => sum + (one.part === part ? one.area : 0), 0);
-  const parts = [...new Set([...from.drag, ...to.drag].map(({ part }) => part))]
-    .map((part) => ({ part, by: areaOf(to, part) - areaOf(from, part) }))
-    .filter(({ by }) => Math.abs(by) > 1e-6)
-    .toSorted((a, b) => Math.abs(b.by) - Math.abs(a.by));
-  return { parts, whole: parts.reduce((sum, { by }) => sum + by, 0) };
 }

@@ -1,5 +1,13 @@
 import type { UnitKind } from '@/core/1-base/units/unitKind';
 import type { Variant } from '@/core/9-compare/variants/variant';
+import type { VariantBeside } from '@/store/compareSlice';
+
+/** One that is known, with its letter and its place among all. */
+export type KnownVariant = VariantBeside & {
+  readonly letter: string;
+  readonly place: number;
+  readonly told: Variant;
+};
 
 /** A, B, C… */
 export const letterOf = (index: number): string => String.fromCharCode('A'.charCodeAt(0) + index);
