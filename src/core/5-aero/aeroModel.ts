@@ -22,6 +22,8 @@ import { wakeTurned } from './turningWakes';
  * and as functions of the state; angles in radians. Absent with surfaces only.
  */
 export interface ExtraLoads {
+  /** Moments of the bodies alone, nose up per radian of attack and nose into the wind per radian of slip. */
+  readonly bodies: { readonly perAlpha: number; readonly perBeta: number };
   /** Load at an angle of attack, and its change per radian. */
   readonly atAlpha: (alpha: number, about: Vector3) => Load;
   readonly perAlpha: (alpha: number, about: Vector3) => Load;
@@ -33,6 +35,7 @@ export interface ExtraLoads {
 }
 
 export const NO_EXTRA_LOADS: ExtraLoads = {
+  bodies: { perAlpha: 0, perBeta: 0 },
   atAlpha: () => NO_LOAD,
   perAlpha: () => NO_LOAD,
   perBeta: () => NO_LOAD,
@@ -91,12 +94,14 @@ export interface AeroModelInput {
   readonly turnsWakes?: boolean;
   /** How much of its ideal effect a control has on a strip; all of it without. */
   readonly effectAt?: EffectAt;
+  /** How the panels of that lattice stand, where that is known. */
+  readonly standing?: PanelTurn;
 }
 
 export function aeroModel(input: AeroModelInput): AeroModel {
   const { matrices, reference, pitch, extra: extraOf, turnsWakes = false, effectAt } = input;
   const { lattice } = matrices;
-  const standing = standingPanels(lattice, effectAt);
+  const standing = input.standing ?? standingPanels(lattice, effectAt);
   const level = solveCase(matrices, { parity: 'symmetric', onset: { ...STILL_AIR, linear: [1, 0, 0] }, ...standing });
   const rising = unitCase(matrices, 'rising', { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } });
   const extra = extraOf(rising);
@@ -108,8 +113,9 @@ export function aeroModel(input: AeroModelInput): AeroModel {
     return combineCases(cases.map((part, index) => [share[index]!, part]));
   };
   // The load is a quadratic form in the weights of the cases, so a state costs a handful of products.
-  const forms = cases.map((a) => cases.map((b) => addLoads(crossLoads(matrices, a, b, ORIGIN))));
+  let known: Load[][] | null = null;
   const surfaceLoadAt = (alpha: number, command: number): Load => {
+    const forms = (known ??= cases.map((a) => cases.map((b) => addLoads(crossLoads(matrices, a, b, ORIGIN)))));
     const share = weights(alpha, command);
     const force: [number, number, number] = [0, 0, 0];
     const moment: [number, number, number] = [0, 0, 0];

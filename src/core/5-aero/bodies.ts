@@ -99,6 +99,7 @@ function segments(design: Design): Segment[] {
 /** Upwash per radian of angle of attack at a place, smoothed out beside the wings. */
 function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: number, z: number) => number {
   const { lattice } = matrices;
+  const { circulation } = rising;
   const field = matrices.field.rise === 0 ? matrices.field : vortexField(lattice, { rise: 0 });
   const row = velocityRow(lattice.panels);
   const lifting = lattice.surfaces.filter(isLifting);
@@ -109,10 +110,13 @@ function upwash(matrices: InfluenceMatrices, rising: FlowCase): (x: number, y: n
   return (x, y, z) => {
     if (chords.some(({ from, chord }) => x > from - 0.02 * chord && x < from + chord)) return -1;
     let sum = 0;
-    for (const side of [1, -1]) {
-      induceAt(field, x, { y: side * y, z, own: -1 }, row);
-      for (let j = 0; j < lattice.panels; j++) sum += lattice.doubled[j]! * row.w[j]! * rising.circulation[j]!;
+    // On the centre line both halves do the same.
+    const sides = y === 0 ? [0] : [y, -y];
+    for (const side of sides) {
+      induceAt(field, x, { y: side, z, own: -1 }, row);
+      for (let j = 0; j < lattice.panels; j++) sum += lattice.doubled[j]! * row.w[j]! * circulation[j]!;
     }
+    sum *= 2 / sides.length;
     // Just behind the wing the lattice gives too much: the flow still leaves along the chord.
     return Math.min(1.5, Math.max(-1, sum));
   };
@@ -152,6 +156,7 @@ export function extraLoadsOf(design: Design, matrices: InfluenceMatrices, rising
       ...discs.map((disc) => at([0, 0, disc.slope], disc.at, about)),
     ]);
   return {
+    bodies: { perAlpha: pitch, perBeta: yaw },
     atAlpha: (alpha, about) =>
       addLoads([
         { force: [0, 0, 0], moment: [0, pitch * alpha, 0] },

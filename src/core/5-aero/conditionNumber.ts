@@ -1,4 +1,4 @@
-import { type LuFactors, solveFactored } from './kernel/luFactors';
+import { columnSums, type LuFactors, solveFactored, solveTransposed } from './kernel/luFactors';
 
 /** Steps of the search; it settles within two or three. */
 const MOST_STEPS = 5;
@@ -17,8 +17,7 @@ export interface ScaledColumns {
  * beside a wide one would count as ill-conditioned.
  */
 export function scaledColumns(matrix: Float64Array, size: number, from = 0): ScaledColumns {
-  const sums = new Float64Array(size);
-  for (let i = from; i < size; i++) for (let j = from; j < size; j++) sums[j]! += Math.abs(matrix[i * size + j]!);
+  const sums = columnSums(matrix, size, from);
   const scale = new Float64Array(size).fill(1);
   let norm = 0;
   for (let j = from; j < size; j++) {
@@ -70,17 +69,4 @@ export function conditionOf(factors: LuFactors, { scale, norm }: ScaledColumns):
     x[steepest] = 1;
   }
   return { number: norm * estimate, equation: at };
-}
-
-/** Solves Aᵀ x = b: Uᵀ, then Lᵀ, then the exchanges back. */
-function solveTransposed({ values, order, size, from }: LuFactors, right: Float64Array): Float64Array {
-  const y = new Float64Array(right);
-  for (let i = from; i < size; i++) {
-    y[i] = y[i]! / values[i * size + i]!;
-    for (let j = i + 1; j < size; j++) y[j]! -= values[i * size + j]! * y[i]!;
-  }
-  for (let i = size - 1; i >= from; i--) for (let j = from; j < i; j++) y[j]! -= values[i * size + j]! * y[i]!;
-  const x = new Float64Array(size);
-  for (let i = from; i < size; i++) x[order[i]!] = y[i]!;
-  return x;
 }

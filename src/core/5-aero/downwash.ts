@@ -33,8 +33,8 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
 export function meanDownwash(matrices: InfluenceMatrices, receiver: DownwashReceiver, state: FlowCase): number {
-  const { symmetricNormal, lattice } = matrices;
-  const normal = multiplyRows(symmetricNormal, lattice.panels, actingOn(matrices, receiver, state));
+  const { lattice } = matrices;
+  const normal = multiplyRows(matrices.halves().symmetricNormal, lattice.panels, actingOn(matrices, receiver, state));
   return meanOver(matrices, receiver, (panel) => normal[panel]!);
 }
 

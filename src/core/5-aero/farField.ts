@@ -37,26 +37,47 @@ export function farField(matrices: InfluenceMatrices, state: FlowCase): FarField
   const strengths = stripCirculations(matrices, state.circulation);
   const strips = lattice.strips.length;
   const surfaces = lattice.surfaces.length;
-  const here = { v: new Float64Array(strips), w: new Float64Array(strips) };
-  const mirrored = { v: new Float64Array(strips), w: new Float64Array(strips) };
+  const washes = farWashes(matrices);
   // Drag of each surface in the wash of each: row the one that feels it.
   const drags = new Float64Array(surfaces * surfaces);
   let lift = 0;
-  lattice.strips.forEach(({ m: { y, z }, surface: own, tangentY, tangentZ, width }, i) => {
+  lattice.strips.forEach(({ surface: own, tangentY, width }, i) => {
     if (!lattice.surfaces[own]!.mirrored) return;
-    induceFar(matrices.field, { y, z, own }, here);
-    induceFar(matrices.field, { y: -y, z, own }, mirrored);
-    for (let j = 0; j < strips; j++) {
-      const source = lattice.strips[j]!.surface;
-      if (!lattice.surfaces[source]!.mirrored) continue;
-      const up = here.w[j]! + mirrored.w[j]!;
-      const right = here.v[j]! - mirrored.v[j]!;
-      drags[own * surfaces + source]! -= strengths[i]! * strengths[j]! * (up * tangentY - right * tangentZ) * width;
-    }
+    lattice.surfaces.forEach(({ mirrored }, source) => {
+      if (!mirrored) return;
+      let wash = 0;
+      for (let j = lattice.firstStrip[source]!; j < lattice.firstStrip[source + 1]!; j++)
+        wash += strengths[j]! * washes[i * strips + j]!;
+      drags[own * surfaces + source]! -= strengths[i]! * wash * width;
+    });
     lift += 2 * strengths[i]! * width * tangentY;
   });
   return { drag: sumMutual(drags, lattice), lift };
 }
+
+/** Velocity along the normal of each strip that the wakes of both halves of each induce there, at unit circulation: found once for a lattice. */
+function farWashes({ lattice, field, unitCases }: InfluenceMatrices): Float64Array {
+  const known = unitCases.get(FAR_WASHES) as Float64Array | undefined;
+  if (known) return known;
+  const strips = lattice.strips.length;
+  const here = { v: new Float64Array(strips), w: new Float64Array(strips) };
+  const mirrored = { v: new Float64Array(strips), w: new Float64Array(strips) };
+  const washes = new Float64Array(strips * strips);
+  lattice.strips.forEach(({ m: { y, z }, surface: own, tangentY, tangentZ }, i) => {
+    if (!lattice.surfaces[own]!.mirrored) return;
+    induceFar(field, { y, z, own }, here);
+    induceFar(field, { y: -y, z, own }, mirrored);
+    for (let j = 0; j < strips; j++) {
+      const up = here.w[j]! + mirrored.w[j]!;
+      const right = here.v[j]! - mirrored.v[j]!;
+      washes[i * strips + j] = up * tangentY - right * tangentZ;
+    }
+  });
+  unitCases.set(FAR_WASHES, washes);
+  return washes;
+}
+
+const FAR_WASHES = 'far washes';
 
 /**
  * Two surfaces drag each other alike (Munk’s reciprocity), so what one feels of

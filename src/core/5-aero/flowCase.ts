@@ -130,7 +130,7 @@ export function solveInduced(
 
 /** @throws NoFlowError when that half has no answer */
 function halfOf(matrices: InfluenceMatrices, parity: Parity): HalfProblem {
-  const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+  const half = matrices.halves()[parity];
   if (half.fault) throw half.fault;
   return half;
 }
@@ -170,7 +170,7 @@ function withVelocities(
   onset: Onset,
 ): FlowCase {
   const n = matrices.lattice.panels;
-  const { bound, legs } = matrices.air()[parity];
+  const { bound, legs } = matrices.halves()[parity];
   // Where left and right are equal, fins on the centre line carry nothing.
   const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
   const [u, v, w] = [bound.u, bound.v, bound.w].map((side) => multiplyRows(side, n, circulation, from)) as Triple;
@@ -210,33 +210,62 @@ function legVelocities(
 }
 
 /** Weighted sum of cases of one parity that turn about the same point. */
-export function combineCases(parts: readonly (readonly [number, FlowCase])[]): FlowCase {
-  const first = parts[0]![1];
-  const sum = (pick: (part: FlowCase) => Float64Array) => {
-    const total = new Float64Array(pick(first).length);
-    for (const [weight, part] of parts) {
-      const values = pick(part);
+export const combineCases = (parts: readonly (readonly [number, FlowCase])[]): FlowCase => new CombinedCase(parts);
+
+type Values = 'circulation' | 'u' | 'v' | 'w' | 'legV' | 'legW';
+
+/** A sum of which each piece is added up when it is first asked for: many a state is only asked for its circulation. */
+class CombinedCase implements FlowCase {
+  readonly parity: Parity;
+  readonly onset: Onset;
+  readonly #parts: readonly (readonly [number, FlowCase])[];
+  readonly #known: { [Name in Values]?: Float64Array } = {};
+
+  constructor(parts: readonly (readonly [number, FlowCase])[]) {
+    const first = parts[0]![1];
+    const sum = (pick: (onset: Onset) => Vector3): Vector3 => {
+      const total: [number, number, number] = [0, 0, 0];
+      for (const [weight, part] of parts) pick(part.onset).forEach((value, axis) => (total[axis]! += weight * value));
+      return total;
+    };
+    this.#parts = parts;
+    this.parity = first.parity;
+    this.onset = { linear: sum((o) => o.linear), turn: sum((o) => o.turn), about: first.onset.about };
+  }
+
+  get circulation(): Float64Array {
+    return this.#sum('circulation');
+  }
+
+  get u(): Float64Array {
+    return this.#sum('u');
+  }
+
+  get v(): Float64Array {
+    return this.#sum('v');
+  }
+
+  get w(): Float64Array {
+    return this.#sum('w');
+  }
+
+  get legV(): Float64Array {
+    return this.#sum('legV');
+  }
+
+  get legW(): Float64Array {
+    return this.#sum('legW');
+  }
+
+  #sum(name: Values): Float64Array {
+    const known = this.#known[name];
+    if (known) return known;
+    const total = new Float64Array(this.#parts[0]![1][name].length);
+    for (const [weight, part] of this.#parts) {
+      const values = part[name];
       for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;
     }
+    this.#known[name] = total;
     return total;
-  };
-  const sumVector = (pick: (onset: Onset) => Vector3): Vector3 => {
-    const total: [number, number, number] = [0, 0, 0];
-    for (const [weight, part] of parts) pick(part.onset).forEach((value, axis) => (total[axis]! += weight * value));
-    return total;
-  };
-  return {
-    parity: first.parity,
-    circulation: sum((part) => part.circulation),
-    onset: {
-      linear: sumVector((o) => o.linear),
-      turn: sumVector((o) => o.turn),
-      about: first.onset.about,
-    },
-    u: sum((part) => part.u),
-    v: sum((part) => part.v),
-    w: sum((part) => part.w),
-    legV: sum((part) => part.legV),
-    legW: sum((part) => part.legW),
-  };
+  }
 }

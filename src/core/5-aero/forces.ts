@@ -43,7 +43,8 @@ export function crossLoads(
   air: FlowCase,
   about: Vector3,
 ): Load[] {
-  const { lattice } = matrices;
+  const { lattice, forceX, boundX, boundY, boundZ } = matrices;
+  const { u: airU, v: airV, w: airW } = air;
   const count = lattice.cells.count;
   const lateral = parity !== air.parity;
   const [x0, y0, z0] = about;
@@ -63,16 +64,16 @@ export function crossLoads(
     for (let k = 0; k < count; k++) {
       const i = first + k;
       const strength = circulation[i]!;
-      const u = air.u[i]!;
-      const v = air.v[i]!;
-      const w = air.w[i]!;
-      const lx = matrices.boundX[i]!;
-      const ly = matrices.boundY[i]!;
-      const lz = matrices.boundZ[i]!;
+      const u = airU[i]!;
+      const v = airV[i]!;
+      const w = airW[i]!;
+      const lx = boundX[i]!;
+      const ly = boundY[i]!;
+      const lz = boundZ[i]!;
       const px = strength * (v * lz - w * ly);
       const py = strength * (w * lx - u * lz);
       const pz = strength * (u * ly - v * lx);
-      const dx = matrices.forceX[i]! - x0;
+      const dx = forceX[i]! - x0;
       fx += px;
       fy += py;
       fz += pz;
@@ -105,7 +106,7 @@ export function crossLoads(
 function addLegForces(
   { lattice, field }: InfluenceMatrices,
   circulation: Float64Array,
-  air: FlowCase,
+  { legV, legW }: FlowCase,
   [x0, y0, z0]: Vector3,
   lateral: boolean,
   sums: readonly Float64Array[],
@@ -129,8 +130,8 @@ function addLegForces(
         const dx = field.pieceX[piece]! - x0;
         const strength = meeting ? shedWhereTheyMeet(shed, count, meeting, edge, k) : shed[piece]!;
         const pull = strength * field.pieceLength[piece]!;
-        const legY = pull * air.legW[piece]!;
-        const legZ = -pull * air.legV[piece]!;
+        const legY = pull * legW[piece]!;
+        const legZ = -pull * legV[piece]!;
         fy += legY;
         fz += legZ;
         my -= dx * legZ;

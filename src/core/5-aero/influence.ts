@@ -1,8 +1,9 @@
-import { conditionOf, type ScaledColumns, scaledColumns } from './conditionNumber';
+import { stripLines } from './askedLines';
+import { seeBoth } from './bothHalves';
+import { conditionOf, scaledColumns } from './conditionNumber';
 import type { Lattice } from './lattice';
 import { isStillThere, laidMatrix } from './kernel/inUse';
-import { factorise, factoriseInPlace, type LuFactors, SingularMatrixError } from './kernel/luFactors';
-import { induceAlong, type VelocityRow, velocityRow } from './inducedVelocity';
+import { factoriseInPlace, type FactorOptions, type LuFactors, SingularMatrixError } from './kernel/luFactors';
 import { type LegInfluence, legInfluence } from './legInfluence';
 import { type NoFlowError, noFlowAt } from './noFlow';
 import { type VortexField, vortexField, type WakeDirection } from './vortexField';
@@ -19,18 +20,18 @@ export interface HalfProblem {
   readonly factors: LuFactors;
   /** Why nothing of this half can be solved: two fins in one place say nothing of yaw, and much of pitch. */
   readonly fault: NoFlowError | null;
-}
-
-/** What a half problem induces where forces act. */
-export interface InducedAir {
+  /** What it induces where forces act. */
   readonly bound: BoundInfluence;
   /** Velocity across the chord at the legs on the board; null when only the free stream is asked for there. */
   readonly legs: LegInfluence | null;
 }
 
-interface BothAirs {
-  readonly symmetric: InducedAir;
-  readonly antisymmetric: InducedAir;
+/** Both half problems, laid where the kernel reads them. */
+interface BothHalves {
+  readonly symmetric: HalfProblem;
+  readonly antisymmetric: HalfProblem;
+  /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
+  readonly symmetricNormal: Float64Array;
 }
 
 /**
@@ -41,12 +42,8 @@ interface BothAirs {
 export interface InfluenceMatrices {
   readonly lattice: Lattice;
   readonly field: VortexField;
-  readonly symmetric: HalfProblem;
-  readonly antisymmetric: HalfProblem;
-  /** What is induced where forces act; worked out again where newer lattices took its room. Not to be kept. */
-  readonly air: () => BothAirs;
-  /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
-  readonly symmetricNormal: Float64Array;
+  /** Both half problems, solved anew where newer lattices took their room: to be asked each time, not to be kept. */
+  readonly halves: () => BothHalves;
   /** Points at which forces act, and their bound vectors. */
   readonly forceX: Float64Array;
   readonly forceY: Float64Array;
@@ -74,86 +71,46 @@ export interface InfluenceOptions extends WakeDirection {
  * Where surfaces lie in one another, the half problem that is spoilt says so.
  */
 export function buildInfluence(lattice: Lattice, options: InfluenceOptions): InfluenceMatrices {
-  const n = lattice.panels;
   const field = vortexField(lattice, options);
   const vectors = boundVectors(lattice);
-  const normal = { even: new Float64Array(n * n), odd: new Float64Array(n * n) };
-  let airs = assemble(lattice, field, vectors, { withLegs: !options.withoutLegs, normal });
-  const air = (): BothAirs => {
-    if (!isThere(airs)) airs = assemble(lattice, field, vectors, { withLegs: !options.withoutLegs, normal: null });
-    return airs;
+  const solve = () => solveHalves(field, vectors.forceX, options);
+  let solved = solve();
+  const halves = () => {
+    // Laid first, it is the first that has to make room.
+    if (!isStillThere(solved.symmetricNormal)) solved = solve();
+    return solved;
   };
-  silenceCentreFins(lattice, normal.even);
-  if (options.liftSlopeFactors) {
-    softenSections(lattice, normal.even, options.liftSlopeFactors);
-    softenSections(lattice, normal.odd, options.liftSlopeFactors);
-  }
-  const block = lattice.panelsWithoutTail || n;
-  const evenScale = scaledColumns(normal.even, n, lattice.centrePanels);
-  const oddScale = scaledColumns(normal.odd, n);
-  const even = factored(lattice, () => factorise(normal.even, n, { block, from: lattice.centrePanels }), evenScale);
-  const odd = factored(lattice, () => factoriseInPlace(normal.odd, n, { block }), oddScale);
-  return {
-    lattice,
-    field,
-    symmetric: even,
-    antisymmetric: odd,
-    air,
-    symmetricNormal: normal.even,
-    unitCases: new Map(),
-    ...vectors,
-  };
-}
-
-interface Assembly {
-  readonly withLegs: boolean;
-  /** Where velocities along the normals go; null where these are known. */
-  readonly normal: { readonly even: Float64Array; readonly odd: Float64Array } | null;
+  return { lattice, field, halves, unitCases: new Map(), ...vectors };
 }
 
 /** Sees every point of every strip: what is induced along the normals, where forces act, and at the legs. */
-function assemble(
-  lattice: Lattice,
+function solveHalves(
   field: VortexField,
-  { forceX }: ReturnType<typeof boundVectors>,
-  { withLegs, normal }: Assembly,
-): BothAirs {
+  forceX: Float64Array,
+  { withoutLegs, liftSlopeFactors }: InfluenceOptions,
+): BothHalves {
+  const { lattice } = field;
   const n = lattice.panels;
-  const count = lattice.cells.count;
-  const three = (): BoundInfluence => ({ u: laidMatrix(n, n), v: laidMatrix(n, n), w: laidMatrix(n, n) });
-  const bound = { even: three(), odd: three() };
-  // All points of a strip lie on one line along the chord: first its control points, then those where forces act.
-  const points = 2 * count;
-  const xs = new Float64Array(points);
-  const here = Array.from({ length: points }, () => velocityRow(n));
-  const mirrored = Array.from({ length: points }, () => velocityRow(n));
-  lattice.strips.forEach((strip, stripIndex) => {
-    const first = stripIndex * count;
-    const { y, z } = strip.m;
-    for (let k = 0; k < count; k++) {
-      xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
-      xs[count + k] = forceX[first + k]!;
-    }
-    induceAlong(field, { y, z, own: strip.surface }, xs, here);
-    induceAlong(field, { y: -y, z, own: strip.surface }, xs, mirrored);
-    for (let k = 0; k < count; k++) {
-      const row = (first + k) * n;
-      if (normal) writeNormal(lattice.doubled, row, [-strip.tangentZ, strip.tangentY], here[k]!, mirrored[k]!, normal);
-      writeBound(lattice.doubled, row, here[count + k]!, mirrored[count + k]!, bound);
-    }
-  });
-  const legs = withLegs ? legInfluence(lattice, field) : null;
+  const half = () => ({ normal: laidMatrix(n, n), u: laidMatrix(n, n), v: laidMatrix(n, n), w: laidMatrix(n, n) });
+  const [even, odd] = [half(), half()];
+  seeBoth(field, stripLines(lattice, forceX), lattice.cells.count, { even, odd });
+  const legs = withoutLegs ? null : legInfluence(lattice, field);
+  silenceCentreFins(lattice, even.normal);
+  if (liftSlopeFactors) {
+    softenSections(lattice, even.normal, liftSlopeFactors);
+    softenSections(lattice, odd.normal, liftSlopeFactors);
+  }
+  const evenMatrix = laidMatrix(n, n);
+  evenMatrix.set(even.normal);
+  const block = lattice.panelsWithoutTail || n;
+  const evenFactors = factored(lattice, evenMatrix, { block, from: lattice.centrePanels });
+  const oddFactors = factored(lattice, odd.normal, { block, from: 0 });
   return {
-    symmetric: { bound: bound.even, legs: legs && legs.even },
-    antisymmetric: { bound: bound.odd, legs: legs && legs.odd },
+    symmetric: { ...evenFactors, bound: even, legs: legs && legs.even },
+    antisymmetric: { ...oddFactors, bound: odd, legs: legs && legs.odd },
+    symmetricNormal: even.normal,
   };
 }
-
-/** Whether all of it still lies where it was written. */
-const isThere = ({ symmetric, antisymmetric }: BothAirs): boolean =>
-  [symmetric, antisymmetric].every(({ bound, legs }) =>
-    [bound.u, bound.v, bound.w, ...(legs ? [legs.v, legs.w] : [])].every(isStillThere),
-  );
 
 /**
  * Condition beyond which the answer is not believed. Fleets that can be built
@@ -162,14 +119,15 @@ const isThere = ({ symmetric, antisymmetric }: BothAirs): boolean =>
  */
 const MOST_CONDITION = 8000;
 
-/** Factors, and where the equations have no answer that can be believed why. */
+/** Factors of a laid matrix, in its place, and where the equations have no answer that can be believed why. */
 function factored(
   lattice: Lattice,
-  factor: () => LuFactors,
-  scaled: ScaledColumns,
+  matrix: Float64Array,
+  shape: Required<FactorOptions>,
 ): Pick<HalfProblem, 'factors' | 'fault'> {
+  const scaled = scaledColumns(matrix, lattice.panels, shape.from);
   try {
-    const factors = factor();
+    const factors = factoriseInPlace(matrix, lattice.panels, shape);
     const { number, equation } = conditionOf(factors, scaled);
     return { factors, fault: number <= MOST_CONDITION ? null : noFlowAt(lattice, equation) };
   } catch (error) {
@@ -185,46 +143,6 @@ const NO_FACTORS: LuFactors = {
   values: new Float64Array(),
   order: new Int32Array(),
 };
-
-/** Velocity along a normal of both half problems, from what a point and its mirror image see. */
-function writeNormal(
-  doubled: Uint8Array,
-  row: number,
-  [ny, nz]: readonly [number, number],
-  here: VelocityRow,
-  mirrored: VelocityRow,
-  { even, odd }: { readonly even: Float64Array; readonly odd: Float64Array },
-): void {
-  const { v, w } = here;
-  const { v: imageV, w: imageW } = mirrored;
-  for (let j = 0; j < v.length; j++) {
-    const direct = v[j]! * ny + w[j]! * nz;
-    const image = doubled[j]! * (imageW[j]! * nz - imageV[j]! * ny);
-    even[row + j] = direct + image;
-    odd[row + j] = direct - image;
-  }
-}
-
-function writeBound(
-  doubled: Uint8Array,
-  row: number,
-  here: VelocityRow,
-  mirrored: VelocityRow,
-  { even, odd }: { readonly even: BoundInfluence; readonly odd: BoundInfluence },
-): void {
-  for (let j = 0, at = row; j < here.u.length; j++, at++) {
-    const twin = doubled[j]!;
-    const u = twin * mirrored.u[j]!;
-    const v = twin * mirrored.v[j]!;
-    const w = twin * mirrored.w[j]!;
-    even.u[at] = here.u[j]! + u;
-    even.v[at] = here.v[j]! - v;
-    even.w[at] = here.w[j]! + w;
-    odd.u[at] = here.u[j]! - u;
-    odd.v[at] = here.v[j]! + v;
-    odd.w[at] = here.w[j]! - w;
-  }
-}
 
 function boundVectors(lattice: Lattice) {
   const n = lattice.panels;

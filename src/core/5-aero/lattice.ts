@@ -1,12 +1,19 @@
 import { isPitchTail } from '@/core/2-document/schema/roles';
 import { metresFromMillimetres, millimetresFromMetres } from '@/core/1-base/units/convert';
-import { camberLine, contourOf } from '@/core/3-shape/section/contour';
+import { camberLine, type Contour, contourOf } from '@/core/3-shape/section/contour';
 import { alignFins } from './alignFins';
 import { clearSmallParts } from './clearSmallParts';
 import type { Control } from '@/core/2-document/schema/surface';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { developedLength } from '@/core/3-shape/geometry/layout';
-import { camberSlopeSeries, type ChordwiseCells, chordwiseCells, hingeSlopeSeries, slopeAt } from './chordwise';
+import {
+  camberSlopeSeries,
+  type ChordwiseCells,
+  chordwiseCells,
+  hingeSlopeSeries,
+  slopeAt,
+  type SlopeSeries,
+} from './chordwise';
 import { findJunctions, type Junction } from './junctions';
 import { cutStrips, type Strip, type StripEdge } from './strips';
 
@@ -151,8 +158,7 @@ export function camberAndTwist(lattice: Lattice): Float64Array {
   const terms = lattice.cells.count;
   lattice.surfaces.forEach((surface, index) => {
     const series = surface.stations.map(({ section, chord }) => {
-      const contour = contourOf(section, millimetresFromMetres(chord));
-      return camberSlopeSeries(contour.x, camberLine(contour), terms);
+      return camberSeries(contourOf(section, millimetresFromMetres(chord)), terms);
     });
     forStrips(lattice, index, (strip, first) => {
       for (let k = 0; k < terms; k++) {
@@ -163,6 +169,15 @@ export function camberAndTwist(lattice: Lattice): Float64Array {
     });
   });
   return angles;
+}
+
+/** Series of camber lines that were integrated, by the number of their terms. */
+const integrated = new WeakMap<Contour, SlopeSeries[]>();
+
+function camberSeries(contour: Contour, terms: number): SlopeSeries {
+  const byTerms = integrated.get(contour) ?? [];
+  integrated.set(contour, byTerms);
+  return (byTerms[terms] ??= camberSlopeSeries(contour.x, camberLine(contour), terms));
 }
 
 /** One on the panels of a surface, nought elsewhere: a unit of its incidence. */

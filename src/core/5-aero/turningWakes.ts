@@ -1,6 +1,8 @@
 import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase';
 import type { InfluenceMatrices } from './influence';
-import { turnedAt, wakesTurned } from './bentWake';
+import type { Vector3 } from '@/core/1-base/units/convert';
+import { type AskedLine, edgeLines, stripLines } from './askedLines';
+import { numbersOfTurn, turnedAt, wakesTurned } from './bentWake';
 import { wakeFrame } from './wakeFrame';
 
 /** Which way wakes turn: up with the angle of attack, or to the right. */
@@ -62,48 +64,40 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
   const own = wakeStrengths(matrices, circulation, false);
   const images = wakeStrengths(matrices, circulation, true);
   const sign = turning === 'up' ? 1 : -1;
-  /** Leaves u, v and w of every point in `moved`. */
-  const change = (y: number, z: number, surface: number, xs: Float64Array, moved: Float64Array): void => {
-    const here = wakesTurned(field, own, frames, { y, z, own: surface }, xs);
-    const mirrored = wakesTurned(field, images, frames, { y: -y, z, own: surface }, xs);
-    for (let index = 0; index < xs.length; index++) {
-      for (let axis = 0; axis < 3; axis++) {
-        const at = turnedAt(index, axis);
-        const image = axis === 1 ? -sign * mirrored[at]! : sign * mirrored[at]!;
-        moved[3 * index + axis] = (here[at]! + image) / (2 * STEP);
+  /** Gives every point of the lines with what moves there to the right and up. */
+  const change = (lines: readonly AskedLine[], put: (line: AskedLine, index: number, moved: Vector3) => void): void => {
+    const turned = wakesTurned(field, [own, images], frames, lines);
+    let here = 0;
+    for (const line of lines) {
+      const each = numbersOfTurn(line.xs.length);
+      const mirrored = here + each;
+      for (let index = 0; index < line.xs.length; index++) {
+        const of = (axis: number) => {
+          const at = turnedAt(index, axis);
+          const image = axis === 1 ? -sign * turned[mirrored + at]! : sign * turned[mirrored + at]!;
+          return (turned[here + at]! + image) / (2 * STEP);
+        };
+        put(line, index, [of(0), of(1), of(2)]);
       }
+      here += 2 * each;
     }
   };
   const panels = () => new Float64Array(n);
   const legs = () => new Float64Array(field.edges * count);
   const air = { normal: panels(), u: panels(), v: panels(), w: panels(), legV: legs(), legW: legs() };
-  const xs = new Float64Array(2 * count);
-  const moved = new Float64Array(3 * xs.length);
-  lattice.strips.forEach((strip, stripIndex) => {
-    const first = stripIndex * count;
-    for (let k = 0; k < count; k++) {
-      xs[k] = strip.m.x + lattice.cells.control[k]! * strip.m.chord;
-      xs[count + k] = matrices.forceX[first + k]!;
+  change(stripLines(lattice, matrices.forceX), ({ row, normal: [right, up] }, index, [u, v, w]) => {
+    if (index < count) {
+      air.normal[row + index] = v * right + w * up;
+      return;
     }
-    change(strip.m.y, strip.m.z, strip.surface, xs, moved);
-    for (let k = 0; k < count; k++) {
-      air.normal[first + k] = moved[3 * k + 2]! * strip.tangentY - moved[3 * k + 1]! * strip.tangentZ;
-      const at = 3 * (count + k);
-      air.u[first + k] = moved[at]!;
-      air.v[first + k] = moved[at + 1]!;
-      air.w[first + k] = moved[at + 2]!;
-    }
+    const at = row + index - count;
+    air.u[at] = u;
+    air.v[at] = v;
+    air.w[at] = w;
   });
-  lattice.surfaces.forEach((_, surface) => {
-    const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
-    for (let edge = field.firstEdge[surface]!; edge <= field.firstEdge[surface]! + strips; edge++) {
-      const pieces = field.pieceX.subarray(edge * count, (edge + 1) * count);
-      change(field.edgeY[edge]!, field.edgeZ[edge]!, surface, pieces, moved);
-      for (let k = 0; k < count; k++) {
-        air.legV[edge * count + k] = moved[3 * k + 1]!;
-        air.legW[edge * count + k] = moved[3 * k + 2]!;
-      }
-    }
+  change(edgeLines(field), ({ row }, index, [, v, w]) => {
+    air.legV[row + index] = v;
+    air.legW[row + index] = w;
   });
   return air;
 }

@@ -70,7 +70,8 @@ export function sheetMean(field: VortexField, edge: number, y: number, z: number
   const floor = tiny * tiny;
   const along = Math.log((s * s + h * h + floor) / ((s - length) ** 2 + h * h + floor)) / (2 * length);
   // On the sheet itself the jump across it averages to nothing.
-  const across = Math.abs(h) < tiny ? 0 : (Math.atan(s / h) - Math.atan((s - length) / h)) / length;
+  // The angle under which the strip is seen: both arcs at once.
+  const across = Math.abs(h) < tiny ? 0 : Math.atan2(h * length, s * (s - length) + h * h) / length;
   const dyMean = along * ty - across * tz;
   const dzMean = along * tz + across * ty;
   sheet[0] = -dzMean;

@@ -1,7 +1,7 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { onsetAt } from '@/core/5-aero/flowCase';
-import { solveFactored } from '@/core/5-aero/kernel/luFactors';
+import { solveTogether } from '@/core/5-aero/kernel/luFactors';
 import type { MotionCase } from './attachedLoads';
 import type { StripNode } from './stripNodes';
 
@@ -29,11 +29,12 @@ export function airOfCase(
   asAngles: (strength: Float64Array) => Float64Array,
 ): StripMeeting {
   const { count } = lattice.cells;
-  const isEven = flow.parity === 'symmetric';
+  const { circulation, parity } = flow;
+  const isEven = parity === 'symmetric';
   const of = ({ side }: StripNode, value: number) => (isEven ? (side === 0 ? 0 : value) : side === -1 ? -value : value);
   const strength = Float64Array.from(nodes, (node) => {
     let sum = 0;
-    for (let k = 0; k < count; k++) sum += flow.circulation[node.strip * count + k]!;
+    for (let k = 0; k < count; k++) sum += circulation[node.strip * count + k]!;
     return of(node, sum);
   });
   // As exactly alike or opposite on both sides as the case is; solving rounds.
@@ -65,19 +66,21 @@ export function airOfCase(
 export function answersOf({ matrices, lattice }: AeroModel, nodes: readonly StripNode[]): Float64Array {
   const { count } = lattice.cells;
   const strips = lattice.strips.length;
-  const halves = (['symmetric', 'antisymmetric'] as const).map((parity) =>
-    lattice.strips.map((_, strip) => {
+  const halves = (['symmetric', 'antisymmetric'] as const).map((parity) => {
+    const rights = lattice.strips.map((_, strip) => {
       const right = new Float64Array(lattice.panels);
       const isSilent = parity === 'symmetric' && !lattice.doubled[strip * count];
       if (!isSilent) right.fill(-1, strip * count, (strip + 1) * count);
-      const circulation = solveFactored(matrices[parity].factors, right);
-      return Float64Array.from({ length: strips }, (__, other) => {
+      return right;
+    });
+    return solveTogether(matrices.halves()[parity].factors, rights).map((circulation) =>
+      Float64Array.from({ length: strips }, (_, other) => {
         let sum = 0;
         for (let k = 0; k < count; k++) sum += circulation[other * count + k]!;
         return sum;
-      });
-    }),
-  ) as [Float64Array[], Float64Array[]];
+      }),
+    );
+  }) as [Float64Array[], Float64Array[]];
   const size = nodes.length;
   const answers = new Float64Array(size * size);
   nodes.forEach((from, row) =>

@@ -7,6 +7,9 @@ export { type Contour, CONTOUR_STATIONS, twoParabolas } from './faces';
 /** Contours by section: a document's sections never change, a changed one is a new object. */
 const known = new WeakMap<Section, Map<number, Contour>>();
 
+/** Chords of one section whose contours are kept. */
+const MOST_CHORDS = 64;
+
 /** Contour of a section on a chord. @param chord the chord it is built on [mm], since boards have a thickness, not a ratio */
 export function contourOf(section: Section, chord: number): Contour {
   const byChord = known.get(section) ?? new Map<number, Contour>();
@@ -14,6 +17,8 @@ export function contourOf(section: Section, chord: number): Contour {
   const before = byChord.get(chord);
   if (before) return before;
   const contour = buildOf(section).contour(section, chord);
+  // A dragged chord leaves one for every place it was at.
+  if (byChord.size >= MOST_CHORDS) byChord.clear();
   byChord.set(chord, contour);
   return contour;
 }

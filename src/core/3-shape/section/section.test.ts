@@ -277,3 +277,13 @@ describe('polars of sections', () => {
     expect(near(arc, 0.6)).toBeLessThan(near(flat, 0.6));
   });
 });
+
+test('of a section on ever other chords few contours are kept: a drag leaves one for every place it was at', () => {
+  const plate = section({ kind: 'flatPlate', thickness: 5 });
+  const first = contourOf(plate, 200);
+  expect(contourOf(plate, 200)).toBe(first);
+  for (let step = 1; step <= 100; step++) contourOf(plate, 200 + step / 10);
+  const again = contourOf(plate, 200);
+  expect(again).not.toBe(first);
+  expect(again).toEqual(first);
+});

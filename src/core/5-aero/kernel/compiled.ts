@@ -8,35 +8,27 @@ interface Exports {
   factorise(a: number, order: number, size: number, block: number, from: number, largest: number): number;
   solveOne(a: number, size: number, from: number, unknowns: number, x: number): void;
   solveFour(a: number, size: number, from: number, first: number, x: number): void;
-  induce(
-    field: number,
-    edges: number,
-    count: number,
-    edgeOf: number,
-    strips: number,
-    spread: number,
-    frame: number,
-    y: number,
-    z: number,
-    xs: number,
-    points: number,
+  solveTransposed(a: number, size: number, from: number, x: number): void;
+  columnSums(a: number, size: number, from: number, out: number): void;
+  largest(a: number, count: number): number;
+  induce(shoes: number, line: number, work: number, out: number): void;
+  turnBoth(
+    shoes: number,
+    lines: number,
+    lineCount: number,
+    line: number,
+    turning: number,
     work: number,
     out: number,
   ): void;
-  turn(
-    field: number,
-    edges: number,
-    count: number,
-    spread: number,
-    from: number,
-    to: number,
-    strengths: number,
-    y: number,
-    z: number,
-    xs: number,
-    points: number,
+  seeBoth(
+    shoes: number,
+    lines: number,
+    lineCount: number,
+    controls: number,
+    line: number,
+    halves: number,
     work: number,
-    out: number,
   ): void;
 }
 
@@ -62,6 +54,27 @@ export interface SeenLine {
 /** A direction of wakes with two across it, d, e₁ and e₂: 3, 2 and 3 numbers. */
 export type PackedFrame = Float64Array;
 
+/** Lines along x whose points both half problems see, all with as many points. */
+export interface SeenLines {
+  /** Of every line y, z, normal to the right and up, surface that it lies on, first row, panels from and to, then x of its points. */
+  readonly lines: Float64Array;
+  readonly points: number;
+  /** Points at the head of every line that are seen along the normal. */
+  readonly controls: number;
+  /** 1 for every panel that has a twin on the left, else 0. */
+  readonly twins: Float64Array;
+  /** For every surface, 1 or 0 for every edge as in a `SeenLine`. */
+  readonly spreads: readonly Uint8Array[];
+}
+
+/** Where it goes what panels with equal circulation left and right, or with opposite one, induce: laid matrices, null for what is not asked. */
+export interface SeenHalf {
+  readonly normal: Float64Array | null;
+  readonly u: Float64Array | null;
+  readonly v: Float64Array | null;
+  readonly w: Float64Array | null;
+}
+
 /** Velocities from every panel at one point. */
 interface Row {
   readonly u: Float64Array;
@@ -77,12 +90,45 @@ const WORK = 24 * PAGE;
 const CORNER = 80;
 const WAKE = 64;
 const FRAME = 8 * NUMBER;
+/** Bytes of the module's records: `Horseshoes`, `Line`, and `Halves` or `Turning`. */
+const SHOES = 32;
+const LINE = 32;
+const HALVES = 48;
+/** Numbers of a line before those of its points. */
+export const LINE_HEAD = 8;
 /** Memory for matrices [bytes]: those of a few geometries of the finest lattice. */
 const ROOM = 640 * PAGE;
+/** As many laid matrices are written one beside the other. */
+const BESIDE = 16;
 /** Matrices with more rows or columns are left to TypeScript. */
 export const MOST_ROWS = 2048;
 /** Below so many rows a call costs more than it saves. */
 export const LEAST_ROWS = 12;
+
+/** What a look needs room for. */
+interface Asked {
+  readonly xs: ArrayLike<number>;
+  readonly spreads: readonly Uint8Array[];
+  /** Bytes for what is seen on the way. */
+  readonly room: number;
+  /** Numbers that come of it. */
+  readonly answers: number;
+}
+
+/** Addresses of all that a look needs. */
+interface Seen {
+  readonly shoes: number;
+  readonly line: number;
+  readonly halves: number;
+  readonly frames: number;
+  readonly xs: number;
+  readonly spread: number;
+  readonly work: number;
+  readonly out: number;
+}
+
+/** Bytes for what two points see of a field. */
+const sightRoom = ({ edges, count }: PackedField): number => edges * (3 * NUMBER + WAKE + count * CORNER) + 16;
 
 /** Where a matrix lies in the module's memory; 0 once something else lies there. */
 interface Place {
@@ -131,9 +177,10 @@ export class CompiledKernel {
   /**
    * Room for a matrix with the module itself, to be written at once: nothing
    * has to be brought there. Once newer ones need the room it is gone: see
-   * `isThere`.
+   * `isThere`. Null where it would leave no room for others beside it.
    */
-  lay(size: number): Float64Array {
+  lay(size: number): Float64Array | null {
+    if (size * NUMBER > ROOM / BESIDE) return null;
     const place = this.#take(size * NUMBER);
     const matrix = this.#numbers.subarray(place.at / NUMBER, place.at / NUMBER + size);
     this.#known.set(matrix, place);
@@ -142,7 +189,11 @@ export class CompiledKernel {
 
   /** Whether a matrix that was laid still is what was written there. */
   isThere(matrix: Float64Array): boolean {
-    return matrix.buffer !== this.#numbers.buffer || (this.#known.get(matrix)?.at ?? 0) > 0;
+    return !this.#isInside(matrix) || (this.#known.get(matrix)?.at ?? 0) > 0;
+  }
+
+  #isInside(matrix: Float64Array): boolean {
+    return matrix.buffer === this.#numbers.buffer;
   }
 
   /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
@@ -154,6 +205,17 @@ export class CompiledKernel {
     return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + rows);
   }
 
+  /** Largest magnitude of the entries from an index on; NaN or infinite where one of them is. */
+  largestEntry(values: Float64Array, from: number): number {
+    return this.#exports.largest(this.#placeOf(values) + from * NUMBER, values.length - from);
+  }
+
+  /** Σ |a[i, j]| over the rows and columns from…size−1, for every column. */
+  columnSums(a: Float64Array, size: number, from: number): Float64Array {
+    this.#exports.columnSums(this.#placeOf(a), size, from, this.#results);
+    return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + size);
+  }
+
   /** Factors in place. @returns −1, or the first column that the others leave open */
   factorInPlace(
     values: Float64Array,
@@ -161,11 +223,22 @@ export class CompiledKernel {
     { size, block, from }: Pick<LuFactors, 'size' | 'block' | 'from'>,
     largest: number,
   ): number {
-    const at = this.#bring(values);
+    const at = this.#placeOf(values);
     const failed = this.#exports.factorise(at, this.#order, size, block, from, largest);
-    values.set(this.#numbers.subarray(at / NUMBER, at / NUMBER + values.length));
+    if (!this.#isInside(values)) values.set(this.#numbers.subarray(at / NUMBER, at / NUMBER + values.length));
     order.set(this.#integers.subarray(this.#order / 4, this.#order / 4 + size));
     return failed;
+  }
+
+  /** Solves Aᵀ x = b. */
+  solveTransposed({ values, order, size, from }: LuFactors, right: Float64Array): Float64Array {
+    const at = this.#placeOf(values);
+    const first = this.#vectors / NUMBER;
+    this.#numbers.set(right, first);
+    this.#exports.solveTransposed(at, size, from, this.#vectors);
+    const x = new Float64Array(size);
+    for (let i = from; i < size; i++) x[order[i]!] = this.#numbers[first + i]!;
+    return x;
   }
 
   /** Solves for the leading `unknowns`. */
@@ -205,18 +278,17 @@ export class CompiledKernel {
    * there is no room for that many
    */
   induce(field: PackedField, frame: PackedFrame | null, line: SeenLine, rows: readonly Row[]): boolean {
-    const { edges, count, edgeOf } = field;
-    const panels = edgeOf.length * count;
-    const room = edges * (3 * NUMBER + WAKE + count * CORNER) + 16;
-    const seen = this.#see(field, line, frame ? [frame] : [], room, 3 * rows.length * panels);
+    const panels = field.edgeOf.length * field.count;
+    const seen = this.#see(field, frame ? [frame] : [], {
+      xs: line.xs,
+      spreads: [line.spread],
+      room: sightRoom(field),
+      answers: 3 * rows.length * panels,
+    });
     if (!seen) return false;
-    const { at, spread, frames, xs, work, out } = seen;
-    const edgesAt = this.#results;
-    this.#integers.set(edgeOf, edgesAt / 4);
-    const directed = frame ? frames : 0;
-    const { y, z } = line;
-    this.#exports.induce(at, edges, count, edgesAt, edgeOf.length, spread, directed, y, z, xs, rows.length, work, out);
-    let from = out / NUMBER;
+    this.#look(seen, line);
+    this.#exports.induce(seen.shoes, seen.line, seen.work, seen.out);
+    let from = seen.out / NUMBER;
     for (const { u, v, w } of rows)
       for (const values of [u, v, w]) {
         values.set(this.#numbers.subarray(from, from + panels));
@@ -226,66 +298,91 @@ export class CompiledKernel {
   }
 
   /**
-   * Change of the velocity at the points of a line when wakes of these
-   * strengths turn from one direction to another: u, v and w of two points side
-   * by side. @returns null where there is no room for that many
+   * Change of the velocity at the points of lines, and of their images in the
+   * mirror, when wakes of these strengths turn from one direction to another:
+   * for every line u, v and w of two points side by side, then as much for its
+   * image. @returns null where there is no room for that many
    */
-  turn(
+  turnBoth(
     field: PackedField,
-    [from, to]: readonly [PackedFrame, PackedFrame],
-    strengths: Float64Array,
-    line: SeenLine,
+    frames: readonly [PackedFrame, PackedFrame],
+    [own, images]: readonly [Float64Array, Float64Array],
+    { lines, points, spreads }: Omit<SeenLines, 'controls' | 'twins'>,
   ): Float64Array | null {
-    const { edges, count } = field;
-    const pairs = Math.ceil(line.xs.length / 2);
-    const seen = this.#see(field, line, [from, to], 2 * edges * WAKE + 16, 6 * pairs);
+    const count = lines.length / (LINE_HEAD + points);
+    const answers = 12 * Math.ceil(points / 2) * count;
+    const room = 2 * field.edges * WAKE + 16;
+    const seen = this.#see(field, frames, { xs: lines, spreads, room, answers });
     if (!seen) return null;
-    const { at, spread, frames, xs, work, out } = seen;
-    this.#numbers.set(strengths, this.#vectors / NUMBER);
-    const { y, z } = line;
-    this.#exports.turn(
-      at,
-      edges,
-      count,
-      spread,
-      frames,
-      frames + FRAME,
-      this.#vectors,
-      y,
-      z,
-      xs,
-      line.xs.length,
-      work,
-      out,
-    );
-    return this.#numbers.slice(out / NUMBER, out / NUMBER + 6 * pairs);
+    this.#look(seen, { y: 0, z: 0, xs: { length: points } });
+    const [ownAt, imagesAt] = [this.#vectors, this.#vectors + MOST_ROWS * NUMBER];
+    this.#numbers.set(own, ownAt / NUMBER);
+    this.#numbers.set(images, imagesAt / NUMBER);
+    const { shoes, line, halves, frames: from, xs, work, out } = seen;
+    this.#integers.set([from, from + FRAME, ownAt, imagesAt, seen.spread], halves / 4);
+    this.#exports.turnBoth(shoes, xs, count, line, halves, work, out);
+    return this.#numbers.slice(out / NUMBER, out / NUMBER + answers);
   }
 
-  /** Lays a field, a line and directions where the module reads them; null where there is no room. */
+  /**
+   * What panels with equal circulation left and right, and with opposite one,
+   * induce at the points of lines, into matrices that were laid here.
+   * @returns false where there is no room for that many
+   */
+  seeBoth(
+    field: PackedField,
+    frame: PackedFrame | null,
+    seenLines: SeenLines,
+    halves: readonly [even: SeenHalf, odd: SeenHalf],
+  ): boolean {
+    const { lines, points, controls, twins, spreads } = seenLines;
+    const matrices = [...halves.map(({ normal }) => normal), ...halves.flatMap(({ u, v, w }) => [u, v, w])];
+    if (matrices.some((matrix) => matrix && !this.#isInside(matrix))) return false;
+    const panels = field.edgeOf.length * field.count;
+    const room = 2 * sightRoom(field) + 12 * panels * NUMBER;
+    const seen = this.#see(field, frame ? [frame] : [], { xs: lines, spreads, room, answers: panels });
+    if (!seen) return false;
+    const { shoes, line, xs, out, work } = seen;
+    this.#look(seen, { y: 0, z: 0, xs: { length: points } });
+    this.#numbers.set(twins, out / NUMBER);
+    const addresses = [...matrices.map((matrix) => (matrix ? this.#placeOf(matrix) : 0)), out, seen.spread];
+    this.#integers.set(addresses, seen.halves / 4);
+    const count = lines.length / (LINE_HEAD + points);
+    this.#exports.seeBoth(shoes, xs, count, controls, line, seen.halves, work);
+    return true;
+  }
+
+  /** Lays a field, directions and places of points where the module reads them; null where there is no room. */
   #see(
-    { edges, places }: PackedField,
-    { xs, spread }: SeenLine,
+    { edges, places, edgeOf, count }: PackedField,
     frames: readonly PackedFrame[],
-    room: number,
-    answers: number,
-  ): {
-    readonly at: number;
-    readonly spread: number;
-    readonly frames: number;
-    readonly xs: number;
-    readonly work: number;
-    readonly out: number;
-  } | null {
-    const framesAt = this.#work;
+    { xs, spreads, room, answers }: Asked,
+  ): Seen | null {
+    const shoes = this.#work;
+    const line = shoes + SHOES;
+    const halves = line + LINE;
+    const framesAt = halves + HALVES;
     const points = framesAt + 2 * FRAME;
-    const spreadAt = points + xs.length * NUMBER;
-    const work = Math.ceil((spreadAt + edges) / 16) * 16;
+    const spread = points + xs.length * NUMBER;
+    const work = Math.ceil((spread + spreads.length * edges) / 16) * 16;
     const out = Math.ceil((work + room) / 16) * 16;
     if (out + answers * NUMBER > this.#work + WORK || edges > MOST_ROWS) return null;
     frames.forEach((frame, index) => this.#numbers.set(frame, (framesAt + index * FRAME) / NUMBER));
     this.#numbers.set(xs, points / NUMBER);
-    this.#bytes.set(spread, spreadAt);
-    return { at: this.#placeOf(places), spread: spreadAt, frames: framesAt, xs: points, work, out };
+    spreads.forEach((each, index) => this.#bytes.set(each, spread + index * edges));
+    const edgesAt = this.#results;
+    this.#integers.set(edgeOf, edgesAt / 4);
+    const directed = frames.length > 0 ? framesAt : 0;
+    this.#integers.set([this.#placeOf(places), edgesAt, directed, edges, count, edgeOf.length], shoes / 4);
+    return { shoes, line, halves, frames: framesAt, xs: points, spread, work, out };
+  }
+
+  #look(
+    { line, xs, spread }: Seen,
+    { y, z, xs: { length } }: Pick<SeenLine, 'y' | 'z'> & { readonly xs: { readonly length: number } },
+  ): void {
+    this.#numbers.set([y, z], line / NUMBER);
+    this.#integers.set([xs, length, spread], line / 4 + 4);
   }
 
   #placeOf(matrix: Float64Array): number {

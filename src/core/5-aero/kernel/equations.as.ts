@@ -252,6 +252,50 @@ export function solveOne(a: usize, size: i32, from: i32, unknowns: i32, x: usize
   }
 }
 
+/** Aᵀ y = x up to the exchanges of rows, in its own place: Uᵀ, then Lᵀ. */
+export function solveTransposed(a: usize, size: i32, from: i32, x: usize): void {
+  const stride = (<usize>size) * NUMBER;
+  for (let i = from; i < size; i++) {
+    const row = a + (<usize>i) * stride;
+    const at = x + (<usize>i) * NUMBER;
+    const value = load<f64>(at) / load<f64>(row + (<usize>i) * NUMBER);
+    store<f64>(at, value);
+    takeOff(x, row, value, i + 1, size);
+  }
+  for (let i = size - 1; i >= from; i--)
+    takeOff(x, a + (<usize>i) * stride, load<f64>(x + (<usize>i) * NUMBER), from, i);
+}
+
+/** Largest magnitude of so many numbers; what is no number spreads. */
+export function largest(a: usize, count: i32): f64 {
+  let both = f64x2.splat(0);
+  let at = a;
+  let j = 0;
+  for (; j + 1 < count; j += 2) {
+    both = f64x2.max(both, f64x2.abs(v128.load(at)));
+    at += 16;
+  }
+  const most = Math.max(f64x2.extract_lane(both, 0), f64x2.extract_lane(both, 1));
+  return j < count ? Math.max(most, Math.abs(load<f64>(at))) : most;
+}
+
+/** Σ |a[i, j]| over the rows and columns from…size−1, for every column. */
+export function columnSums(a: usize, size: i32, from: i32, out: usize): void {
+  const stride = (<usize>size) * NUMBER;
+  memory.fill(out, 0, stride);
+  for (let i = from; i < size; i++) {
+    let at = a + (<usize>i) * stride + (<usize>from) * NUMBER;
+    let to = out + (<usize>from) * NUMBER;
+    let j = from;
+    for (; j + 1 < size; j += 2) {
+      v128.store(to, f64x2.add(v128.load(to), f64x2.abs(v128.load(at))));
+      at += 16;
+      to += 16;
+    }
+    if (j < size) store<f64>(to, load<f64>(to) + Math.abs(load<f64>(at)));
+  }
+}
+
 /** Bytes of four right sides that stand side by side. */
 const FOUR: usize = 32;
 

@@ -144,6 +144,38 @@ export function solveOne(
   return x;
 }
 
+/** Solves Aᵀ x = b: Uᵀ, then Lᵀ, then the exchanges back. */
+export function solveTransposed({ values, order, size, from }: LuFactors, right: Float64Array): Float64Array {
+  const y = new Float64Array(right);
+  for (let i = from; i < size; i++) {
+    y[i] = y[i]! / values[i * size + i]!;
+    for (let j = i + 1; j < size; j++) y[j]! -= values[i * size + j]! * y[i]!;
+  }
+  for (let i = size - 1; i >= from; i--) for (let j = from; j < i; j++) y[j]! -= values[i * size + j]! * y[i]!;
+  const x = new Float64Array(size);
+  for (let i = from; i < size; i++) x[order[i]!] = y[i]!;
+  return x;
+}
+
+/** Largest magnitude of the entries from an index on; NaN or infinite where one of them is. */
+export function largestEntry(values: Float64Array, from: number): number {
+  let largest = 0;
+  for (let index = from; index < values.length; index++) {
+    const entry = Math.abs(values[index]!);
+    // Written so that what is no number is caught as well.
+    if (!(entry < Infinity)) return entry;
+    if (entry > largest) largest = entry;
+  }
+  return largest;
+}
+
+/** Σ |a[i, j]| over the rows and columns from…size−1, for every column. */
+export function columnSums(a: Float64Array, size: number, from: number): Float64Array {
+  const sums = new Float64Array(size);
+  for (let i = from; i < size; i++) for (let j = from; j < size; j++) sums[j]! += Math.abs(a[i * size + j]!);
+  return sums;
+}
+
 /** Up to four right sides at once: what is read of the factors serves all. */
 export function solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
   // Side by side: the four unknowns of a row follow one another.

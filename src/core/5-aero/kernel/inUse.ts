@@ -2,9 +2,9 @@ import { type CompiledKernel, compileKernel, LEAST_ROWS, MOST_ROWS } from './com
 import * as inTypeScript from './inTypeScript';
 
 /** What the lattice does most, in either form. */
-export type Kernel = Pick<CompiledKernel, 'factorInPlace' | 'solveOne' | 'solveFour' | 'multiplyRows'> &
-  // Without them the loops of `inducedVelocity.ts` and `bentWake.ts` do it.
-  Partial<Pick<CompiledKernel, 'induce' | 'turn' | 'lay' | 'isThere'>>;
+export type Kernel = Pick<CompiledKernel, Exclude<keyof typeof inTypeScript, 'dotRow'>> &
+  // Without them the loops of `inducedVelocity.ts`, `bentWake.ts` and `bothHalves.ts` do it.
+  Partial<Pick<CompiledKernel, 'induce' | 'turnBoth' | 'seeBoth' | 'lay' | 'isThere'>>;
 
 const reference: Kernel = inTypeScript;
 const compiled: Kernel | null = compileKernel();

@@ -5,5 +5,6 @@
  * which tests compare it.
  */
 
-export { multiply, factorise, solveOne, solveFour } from './equations.as';
-export { induce, turn } from './vortices.as';
+export { multiply, factorise, solveOne, solveFour, solveTransposed, columnSums, largest } from './equations.as';
+export { seeBoth, turnBoth } from './halves.as';
+export { induce } from './vortices.as';

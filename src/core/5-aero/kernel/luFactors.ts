@@ -24,15 +24,11 @@ export function factoriseInPlace(
   size: number,
   { block = size, from = 0 }: FactorOptions = {},
 ): LuFactors {
+  const kernel = kernelFor(size);
+  const largest = kernel.largestEntry(values, from * size);
+  if (!(largest < Infinity)) throw new SingularMatrixError(values.findIndex((entry) => !Number.isFinite(entry)) % size);
   const order = new Int32Array(size);
-  let largest = 0;
-  for (let index = from * size; index < values.length; index++) {
-    const entry = Math.abs(values[index]!);
-    // Written so that what is no number is caught as well.
-    if (!(entry < Infinity)) throw new SingularMatrixError(index % size);
-    if (entry > largest) largest = entry;
-  }
-  const failed = kernelFor(size).factorInPlace(values, order, { size, block, from }, largest);
+  const failed = kernel.factorInPlace(values, order, { size, block, from }, largest);
   if (failed >= 0) throw new SingularMatrixError(failed);
   return { size, block, from, values, order };
 }
@@ -59,6 +55,16 @@ export function solveTogether(factors: LuFactors, rights: readonly Float64Array[
     );
   }
   return answers;
+}
+
+/** Solves Aᵀ x = b for the whole matrix. */
+export function solveTransposed(factors: LuFactors, right: Float64Array): Float64Array {
+  return kernelFor(factors.size).solveTransposed(factors, right);
+}
+
+/** Σ |a[i, j]| over the rows and columns from…size−1, for every column. */
+export function columnSums(a: Float64Array, size: number, from: number): Float64Array {
+  return kernelFor(size).columnSums(a, size, from);
 }
 
 /**

@@ -16,6 +16,31 @@ const CORNER: usize = 80;
 /** Bytes of what two points see of a wake that leaves an edge: its velocity, and the cosine to its beginning. */
 const WAKE: usize = 64;
 
+/** Horseshoes as they are packed, and where their wakes go. */
+@unmanaged
+export class Horseshoes {
+  /** x of all corners, then the rows of all edges as `sheetMean` reads them. */
+  places: usize;
+  /** Edge inboard of every strip, 32-bit integers. */
+  edgeOf: usize;
+  /** Direction of the wakes, as `wakes` reads it; 0 for straight along x. */
+  frame: usize;
+  edges: i32;
+  count: i32;
+  strips: i32;
+}
+
+/** Points of a line along x. */
+@unmanaged
+export class Line {
+  y: f64;
+  z: f64;
+  xs: usize;
+  points: i32;
+  /** A byte an edge: whether its leg acts as a strip of vorticity on the line. */
+  spread: usize;
+}
+
 /** Where `sheetMean` leaves its two numbers. */
 let sheetV: f64 = 0;
 let sheetW: f64 = 0;
@@ -37,7 +62,8 @@ function sheetMean(edge: usize, row: usize, y: f64, z: f64): void {
   const back = s - length;
   const along = Math.log((s * s + h * h + floor) / (back * back + h * h + floor)) / (2 * length);
   // On the sheet itself the jump across it averages to nothing.
-  const across = Math.abs(h) < tiny ? 0 : (Math.atan(s / h) - Math.atan(back / h)) / length;
+  // The angle under which the strip is seen: both arcs at once.
+  const across = Math.abs(h) < tiny ? 0 : Math.atan2(h * length, s * back + h * h) / length;
   sheetV = -(along * tz + across * ty);
   sheetW = along * ty - across * tz;
 }
@@ -126,147 +152,186 @@ function wakes(rows: usize, edges: i32, spread: usize, frame: usize, y: f64, z: 
 
 /** Two points of a line, or the last one twice. */
 @inline
-function pairAt(xs: usize, point: i32, isPair: bool): v128 {
+export function pairAt(xs: usize, point: i32, points: i32): v128 {
   const x = load<f64>(xs + (<usize>point) * NUMBER);
-  return f64x2.replace_lane(f64x2.splat(x), 1, isPair ? load<f64>(xs + (<usize>(point + 1)) * NUMBER) : x);
+  return f64x2.replace_lane(f64x2.splat(x), 1, point + 1 < points ? load<f64>(xs + (<usize>(point + 1)) * NUMBER) : x);
+}
+
+/** Where the rows of the edges begin, behind x of all corners. */
+@inline
+function edgeRows(shoes: Horseshoes): usize {
+  return shoes.places + (<usize>(shoes.edges * shoes.count)) * NUMBER;
+}
+
+/** Bytes of what a line sees: its distances and means, and of two of its points wakes and corners. */
+export function sightBytes(shoes: Horseshoes): usize {
+  return cornersAt(shoes, 0) + (<usize>(shoes.edges * shoes.count)) * CORNER;
+}
+
+@inline
+function wakesAt(shoes: Horseshoes, sight: usize): usize {
+  // Pairs of numbers lie on even places, so that none is torn.
+  return (sight + 3 * (<usize>shoes.edges) * NUMBER + PAIR - 1) & ~(PAIR - 1);
+}
+
+@inline
+function cornersAt(shoes: Horseshoes, sight: usize): usize {
+  return wakesAt(shoes, sight) + (<usize>shoes.edges) * WAKE;
+}
+
+/** What all points of a line see alike, into `sight`. */
+export function lookAlong(shoes: Horseshoes, line: Line, sight: usize): void {
+  look(edgeRows(shoes), shoes.edges, line.spread, line.y, line.z, shoes.frame != 0, sight);
+}
+
+/** What two points of a line see of every corner: offset, distance, its inverse, and the velocity of the leg. */
+export function lookFrom(shoes: Horseshoes, line: Line, x: v128, sight: usize): void {
+  if (shoes.frame != 0) {
+    lookAtBent(shoes, line, x, sight);
+    return;
+  }
+  const perEdge = (<usize>shoes.edges) * NUMBER;
+  const one = f64x2.splat(1);
+  let corner = cornersAt(shoes, sight);
+  let cornerX = shoes.places;
+  for (let edge = 0; edge < shoes.edges; edge++) {
+    const at = sight + (<usize>edge) * NUMBER;
+    const across = v128.load64_splat(at);
+    const v = v128.load64_splat(at + perEdge);
+    const w = v128.load64_splat(at + 2 * perEdge);
+    for (let k = 0; k < shoes.count; k++) {
+      const dx = f64x2.sub(x, v128.load64_splat(cornerX));
+      const r = f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), across));
+      const overR = f64x2.div(one, r);
+      const turned = f64x2.add(one, f64x2.mul(dx, overR));
+      v128.store(corner, dx);
+      v128.store(corner, r, 16);
+      v128.store(corner, overR, 32);
+      v128.store(corner, f64x2.mul(v, turned), 48);
+      v128.store(corner, f64x2.mul(w, turned), 64);
+      corner += CORNER;
+      cornerX += NUMBER;
+    }
+  }
+}
+
+/** The same where legs follow the chord to the trailing edge and then go with the wind. */
+function lookAtBent(shoes: Horseshoes, line: Line, x: v128, sight: usize): void {
+  const perEdge = (<usize>shoes.edges) * NUMBER;
+  const rows = edgeRows(shoes);
+  const bent = wakesAt(shoes, sight);
+  const one = f64x2.splat(1);
+  const quarter = f64x2.splat(FOUR_PI_INVERSE);
+  wakes(rows, shoes.edges, line.spread, shoes.frame, line.y, line.z, x, bent);
+  let corner = cornersAt(shoes, sight);
+  let cornerX = shoes.places;
+  for (let edge = 0; edge < shoes.edges; edge++) {
+    const across = v128.load64_splat(sight + (<usize>edge) * NUMBER);
+    const place = rows + (<usize>edge) * NUMBER;
+    const wake = bent + (<usize>edge) * WAKE;
+    const wakeV = v128.load(wake, 16);
+    const wakeW = v128.load(wake, 32);
+    const facing = v128.load(wake, 48);
+    const isOn = f64x2.lt(across, f64x2.splat(ON_LINE));
+    const dy = f64x2.splat(line.y - load<f64>(place));
+    const dz = f64x2.splat(line.z - load<f64>(place + perEdge));
+    for (let k = 0; k < shoes.count; k++) {
+      const dx = f64x2.sub(x, v128.load64_splat(cornerX));
+      const r = f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), across));
+      // Segment along x from the corner to the trailing edge.
+      const along = f64x2.mul(quarter, f64x2.sub(f64x2.div(dx, r), facing));
+      const finite = v128.andnot(f64x2.div(along, across), isOn);
+      v128.store(corner, dx);
+      v128.store(corner, r, 16);
+      v128.store(corner, f64x2.div(one, r), 32);
+      v128.store(corner, f64x2.sub(wakeV, f64x2.mul(finite, dz)), 48);
+      v128.store(corner, f64x2.add(wakeW, f64x2.mul(finite, dy)), 64);
+      corner += CORNER;
+      cornerX += NUMBER;
+    }
+  }
+}
+
+/**
+ * Velocity at two points that the horseshoes of strips from one to before
+ * another induce at unit circulation: rows u, v, w of all panels for the first
+ * point, and for the second.
+ */
+export function induceFrom(shoes: Horseshoes, line: Line, sight: usize, from: i32, to: i32, first: usize, second: usize): void {
+  const count = shoes.count;
+  const isBent = shoes.frame != 0;
+  const perEdge = (<usize>shoes.edges) * NUMBER;
+  const rows = edgeRows(shoes);
+  const bent = wakesAt(shoes, sight);
+  const corners = cornersAt(shoes, sight);
+  const row = (<usize>(shoes.strips * count)) * NUMBER;
+  const next = (<usize>count) * CORNER;
+  const quarter = f64x2.splat(FOUR_PI_INVERSE);
+  first += (<usize>(from * count)) * NUMBER;
+  second += (<usize>(from * count)) * NUMBER;
+  for (let strip = from; strip < to; strip++) {
+    const edge = <usize>load<i32>(shoes.edgeOf + ((<usize>strip) << 2));
+    const place = rows + edge * NUMBER;
+    const ay = line.y - load<f64>(place);
+    const az = line.z - load<f64>(place + perEdge);
+    const by = line.y - load<f64>(place, 8);
+    const bz = line.z - load<f64>(place + perEdge, 8);
+    const dot = f64x2.splat(ay * by + az * bz);
+    const crossX = f64x2.splat(ay * bz - az * by);
+    const ayBoth = f64x2.splat(ay);
+    const azBoth = f64x2.splat(az);
+    const byBoth = f64x2.splat(by);
+    const bzBoth = f64x2.splat(bz);
+    const wake = bent + edge * WAKE;
+    const legU = isBent ? f64x2.sub(v128.load(wake + WAKE), v128.load(wake)) : f64x2.splat(0);
+    let a = corners + edge * next;
+    for (let k = 0; k < count; k++) {
+      const b = a + next;
+      const ax = v128.load(a);
+      const bx = v128.load(b);
+      const product = f64x2.mul(v128.load(a, 16), v128.load(b, 16));
+      const facing = f64x2.add(f64x2.add(product, f64x2.mul(ax, bx)), dot);
+      const inverses = f64x2.add(v128.load(a, 32), v128.load(b, 32));
+      const isOn = f64x2.lt(facing, f64x2.mul(f64x2.splat(ON_SEGMENT), product));
+      // On the segment itself it induces nothing.
+      const bound = v128.andnot(f64x2.div(f64x2.mul(quarter, inverses), facing), isOn);
+      const u = f64x2.add(f64x2.mul(bound, crossX), legU);
+      const v = f64x2.sub(
+        f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(azBoth, bx), f64x2.mul(ax, bzBoth))), v128.load(b, 48)),
+        v128.load(a, 48),
+      );
+      const w = f64x2.sub(
+        f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(ax, byBoth), f64x2.mul(ayBoth, bx))), v128.load(b, 64)),
+        v128.load(a, 64),
+      );
+      v128.store_lane<f64>(second, u, 1);
+      v128.store_lane<f64>(second + row, v, 1);
+      v128.store_lane<f64>(second + 2 * row, w, 1);
+      v128.store_lane<f64>(first, u, 0);
+      v128.store_lane<f64>(first + row, v, 0);
+      v128.store_lane<f64>(first + 2 * row, w, 0);
+      a += CORNER;
+      first += NUMBER;
+      second += NUMBER;
+    }
+  }
 }
 
 /**
  * Velocity at points of a line along x that every horseshoe induces there at
  * unit circulation, two points at once. For each point the rows u, v, w of all
  * panels.
- * @param field x of all corners, then the rows of all edges as `sheetMean` reads them
- * @param edgeOf edge inboard of every strip, 32-bit integers
- * @param spread a byte an edge: whether its leg acts as a strip of vorticity on the line
- * @param frame where wakes go, as `wakes` reads it; 0 for straight along x
  * @param work room for what two points see
  */
-export function induce(
-  field: usize,
-  edges: i32,
-  count: i32,
-  edgeOf: usize,
-  strips: i32,
-  spread: usize,
-  frame: usize,
-  y: f64,
-  z: f64,
-  xs: usize,
-  points: i32,
-  work: usize,
-  out: usize,
-): void {
-  const perEdge = (<usize>edges) * NUMBER;
-  const rows = field + perEdge * (<usize>count);
-  const sight = work;
-  // Pairs of numbers lie on even places, so that none is torn.
-  const bent = (sight + 3 * perEdge + PAIR - 1) & ~(PAIR - 1);
-  const corners = bent + (<usize>edges) * WAKE;
-  const isBent = frame != 0;
-  look(rows, edges, spread, y, z, isBent, sight);
-  const panels = (<usize>(strips * count)) * NUMBER;
-  const one = f64x2.splat(1);
-  const quarter = f64x2.splat(FOUR_PI_INVERSE);
+export function induce(shoes: Horseshoes, line: Line, work: usize, out: usize): void {
+  const points = line.points;
+  const bytes = 3 * (<usize>(shoes.strips * shoes.count)) * NUMBER;
+  lookAlong(shoes, line, work);
   for (let point = 0; point < points; point += 2) {
-    const isPair = point + 1 < points;
-    const x = pairAt(xs, point, isPair);
-    if (isBent) wakes(rows, edges, spread, frame, y, z, x, bent);
-    let corner = corners;
-    let cornerX = field;
-    for (let edge = 0; edge < edges; edge++) {
-      const at = sight + (<usize>edge) * NUMBER;
-      const across = v128.load64_splat(at);
-      if (isBent) {
-        const place = rows + (<usize>edge) * NUMBER;
-        const wake = bent + (<usize>edge) * WAKE;
-        const wakeV = v128.load(wake, 16);
-        const wakeW = v128.load(wake, 32);
-        const facing = v128.load(wake, 48);
-        const isOn = f64x2.lt(across, f64x2.splat(ON_LINE));
-        const dy = f64x2.splat(y - load<f64>(place));
-        const dz = f64x2.splat(z - load<f64>(place + perEdge));
-        for (let k = 0; k < count; k++) {
-          const dx = f64x2.sub(x, v128.load64_splat(cornerX));
-          const r = f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), across));
-          // Segment along x from the corner to the trailing edge.
-          const along = f64x2.mul(quarter, f64x2.sub(f64x2.div(dx, r), facing));
-          const finite = v128.andnot(f64x2.div(along, across), isOn);
-          v128.store(corner, dx);
-          v128.store(corner, r, 16);
-          v128.store(corner, f64x2.div(one, r), 32);
-          v128.store(corner, f64x2.sub(wakeV, f64x2.mul(finite, dz)), 48);
-          v128.store(corner, f64x2.add(wakeW, f64x2.mul(finite, dy)), 64);
-          corner += CORNER;
-          cornerX += NUMBER;
-        }
-      } else {
-        const v = v128.load64_splat(at + perEdge);
-        const w = v128.load64_splat(at + 2 * perEdge);
-        for (let k = 0; k < count; k++) {
-          const dx = f64x2.sub(x, v128.load64_splat(cornerX));
-          const r = f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), across));
-          const overR = f64x2.div(one, r);
-          const turned = f64x2.add(one, f64x2.mul(dx, overR));
-          v128.store(corner, dx);
-          v128.store(corner, r, 16);
-          v128.store(corner, overR, 32);
-          v128.store(corner, f64x2.mul(v, turned), 48);
-          v128.store(corner, f64x2.mul(w, turned), 64);
-          corner += CORNER;
-          cornerX += NUMBER;
-        }
-      }
-    }
-    let first = out + (<usize>(3 * point)) * panels;
-    let second = isPair ? first + 3 * panels : first;
-    const next = (<usize>count) * CORNER;
-    for (let strip = 0; strip < strips; strip++) {
-      const edge = <usize>load<i32>(edgeOf + ((<usize>strip) << 2));
-      const place = rows + edge * NUMBER;
-      const ay = y - load<f64>(place);
-      const az = z - load<f64>(place + perEdge);
-      const by = y - load<f64>(place, 8);
-      const bz = z - load<f64>(place + perEdge, 8);
-      const dot = f64x2.splat(ay * by + az * bz);
-      const crossX = f64x2.splat(ay * bz - az * by);
-      const ayBoth = f64x2.splat(ay);
-      const azBoth = f64x2.splat(az);
-      const byBoth = f64x2.splat(by);
-      const bzBoth = f64x2.splat(bz);
-      const wake = bent + edge * WAKE;
-      const legU = isBent ? f64x2.sub(v128.load(wake + WAKE), v128.load(wake)) : f64x2.splat(0);
-      let a = corners + edge * next;
-      for (let k = 0; k < count; k++) {
-        const b = a + next;
-        const ax = v128.load(a);
-        const bx = v128.load(b);
-        const product = f64x2.mul(v128.load(a, 16), v128.load(b, 16));
-        const facing = f64x2.add(f64x2.add(product, f64x2.mul(ax, bx)), dot);
-        const inverses = f64x2.add(v128.load(a, 32), v128.load(b, 32));
-        const isOn = f64x2.lt(facing, f64x2.mul(f64x2.splat(ON_SEGMENT), product));
-        // On the segment itself it induces nothing.
-        const bound = v128.andnot(f64x2.div(f64x2.mul(quarter, inverses), facing), isOn);
-        const u = f64x2.add(f64x2.mul(bound, crossX), legU);
-        const v = f64x2.sub(
-          f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(azBoth, bx), f64x2.mul(ax, bzBoth))), v128.load(b, 48)),
-          v128.load(a, 48),
-        );
-        const w = f64x2.sub(
-          f64x2.add(f64x2.mul(bound, f64x2.sub(f64x2.mul(ax, byBoth), f64x2.mul(ayBoth, bx))), v128.load(b, 64)),
-          v128.load(a, 64),
-        );
-        // A single point writes the same twice.
-        v128.store_lane<f64>(second, u, 1);
-        v128.store_lane<f64>(second + panels, v, 1);
-        v128.store_lane<f64>(second + 2 * panels, w, 1);
-        v128.store_lane<f64>(first, u, 0);
-        v128.store_lane<f64>(first + panels, v, 0);
-        v128.store_lane<f64>(first + 2 * panels, w, 0);
-        a += CORNER;
-        first += NUMBER;
-        second += NUMBER;
-      }
-    }
+    lookFrom(shoes, line, pairAt(line.xs, point, points), work);
+    const first = out + (<usize>point) * bytes;
+    // A single point writes the same twice.
+    induceFrom(shoes, line, work, 0, shoes.strips, first, point + 1 < points ? first + bytes : first);
   }
 }
 
@@ -277,27 +342,22 @@ export function induce(
  * @param from where they go, as `wakes` reads it; `to` the same
  */
 export function turn(
-  field: usize,
-  edges: i32,
-  count: i32,
-  spread: usize,
+  shoes: Horseshoes,
+  line: Line,
   from: usize,
   to: usize,
   strengths: usize,
-  y: f64,
-  z: f64,
-  xs: usize,
-  points: i32,
   work: usize,
   out: usize,
 ): void {
-  const rows = field + (<usize>edges) * NUMBER * (<usize>count);
+  const edges = shoes.edges;
+  const rows = edgeRows(shoes);
   const before = (work + PAIR - 1) & ~(PAIR - 1);
   const after = before + (<usize>edges) * WAKE;
-  for (let point = 0; point < points; point += 2) {
-    const x = pairAt(xs, point, point + 1 < points);
-    wakes(rows, edges, spread, from, y, z, x, before);
-    wakes(rows, edges, spread, to, y, z, x, after);
+  for (let point = 0; point < line.points; point += 2) {
+    const x = pairAt(line.xs, point, line.points);
+    wakes(rows, edges, line.spread, from, line.y, line.z, x, before);
+    wakes(rows, edges, line.spread, to, line.y, line.z, x, after);
     let u = f64x2.splat(0);
     let v = f64x2.splat(0);
     let w = f64x2.splat(0);

@@ -46,7 +46,7 @@ export function loadsOfTurns(
   turns: readonly Float64Array[],
 ): StripLoads[] {
   const { lattice } = matrices;
-  const half = parity === 'symmetric' ? matrices.symmetric : matrices.antisymmetric;
+  const half = matrices.halves()[parity];
   if (half.fault) throw half.fault;
   const { count } = lattice.cells;
   const rights = turns.map((turned) => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Metres } from '@/core/1-base/units/convert';
-import { BODY_BAND, extraLoadsOf } from '@/core/5-aero/bodies';
+import { BODY_BAND } from '@/core/5-aero/bodies';
 import { liftCoefficientAt } from '@/core/5-aero/polar';
 import { emptyNumbers, numbersGroup } from '../group';
 import { maybe } from '../keys';
@@ -68,12 +68,11 @@ export const bands = numbersGroup(keys, {
 });
 
 /** What is not known of the moments of bodies. */
-function bodyBands({ prepared, model, pitch }: Solution): { neutralPoint: Metres; yawStiffness: number } {
-  const { design, about, reference } = prepared;
-  if (prepared.surfacesOnly) return { neutralPoint: 0, yawStiffness: 0 };
-  const bodies = extraLoadsOf({ ...design, propulsion: [], dragItems: [] }, model.matrices, model.rising);
-  const perAlpha = bodies.perAlpha(0, about).moment[1];
-  const perBeta = bodies.perBeta(about).moment[2];
+function bodyBands({ prepared: { reference }, model, pitch }: Solution): {
+  neutralPoint: Metres;
+  yawStiffness: number;
+} {
+  const { perAlpha, perBeta } = model.extra.bodies;
   return {
     neutralPoint: (BODY_BAND.pitch * Math.abs(2 * perAlpha)) / (pitch.liftSlope * reference.area),
     yawStiffness: (BODY_BAND.yaw * Math.abs(2 * perBeta)) / (reference.area * reference.span),

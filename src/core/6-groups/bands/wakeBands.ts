@@ -1,5 +1,5 @@
 import type { Fraction, Metres, Radians } from '@/core/1-base/units/convert';
-import { aeroModel, type AeroModel, NO_EXTRA_LOADS } from '@/core/5-aero/aeroModel';
+import { aeroModel, type AeroModel, NO_EXTRA_LOADS, standingPanels } from '@/core/5-aero/aeroModel';
 import { commandAngles } from '@/core/5-aero/commands';
 import { neutralPointAt, sideslipDerivatives } from '@/core/5-aero/derivatives';
 import { buildInfluence } from '@/core/5-aero/influence';
@@ -34,6 +34,7 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
   const { placed, reference, about, mixes } = prepared;
   const lattice = buildLattice(placed, BAND_GRID, MOST_PANELS);
   const pitch = commandAngles(lattice, mixes.pitch);
+  const standing = standingPanels(lattice);
   const modelAt = (wind: Radians | null): AeroModel =>
     aeroModel({
       matrices: buildInfluence(lattice, { rise: wind === null ? 0 : Math.tan(wind) }),
@@ -41,6 +42,7 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
       pitch,
       extra: () => NO_EXTRA_LOADS,
       turnsWakes: wind !== null,
+      standing,
     });
   const straight = modelAt(null);
   const numbersAt = (model: AeroModel, alpha: Radians, command: Radians): Numbers => {
@@ -51,12 +53,12 @@ export function wakeBands(prepared: Prepared, lifts: readonly Fraction[]): WakeB
     const found = trim(straight, { lift, about });
     return found.ok ? [{ alpha: found.state.alpha, command: found.state.elevator ?? 0 }] : [];
   });
-  const [cruise] = states;
-  const headline = cruise ? numbersAt(straight, cruise.alpha, cruise.command) : null;
   const all = states.flatMap(({ alpha, command }) => [
     numbersAt(straight, alpha, command),
     numbersAt(modelAt(alpha), alpha, command),
   ]);
+  // Cruise comes first, and with straight wakes.
+  const headline = all[0];
   const reach = (key: keyof WakeBands): Reach => {
     const changes = headline ? all.map((numbers) => numbers[key] - headline[key]) : [0];
     return { up: Math.max(0, ...changes), down: Math.max(0, ...changes.map((change) => -change)) };

@@ -3,11 +3,16 @@ import type { Lattice } from '@/core/5-aero/lattice';
 
 /** Lattices of this many geometries are kept: the design at hand and a few tried beside it. */
 const KEPT = 3;
-const kept = new Map<string, InfluenceMatrices>();
+let kept: readonly Kept[] = [];
+
+interface Kept {
+  readonly signature: Float64Array;
+  readonly matrices: InfluenceMatrices;
+}
 
 /**
  * Factors of a lattice, kept while only angles, masses or controls change.
- * The key is what the matrices depend on: strips, sections' lift slopes, wake.
+ * Known again by what the matrices depend on: strips, sections' lift slopes, wake.
  */
 export function influenceOf(
   lattice: Lattice,
@@ -15,28 +20,35 @@ export function influenceOf(
   factors: readonly number[] | null,
   withoutLegs = false,
 ): InfluenceMatrices {
-  const key = `${withoutLegs ? 'without legs' : ''}|${geometryKey(lattice, rise, factors)}`;
-  const known = kept.get(key);
-  if (known) {
-    kept.delete(key);
-    kept.set(key, known);
-    return { ...known, lattice };
-  }
-  const built = buildInfluence(lattice, { rise, withoutLegs, liftSlopeFactors: factors ?? undefined });
-  kept.set(key, built);
-  if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
-  return built;
+  const signature = signatureOf(lattice, rise, factors, withoutLegs);
+  const known = kept.find((one) => isSame(one.signature, signature));
+  const matrices =
+    known?.matrices ?? buildInfluence(lattice, { rise, withoutLegs, liftSlopeFactors: factors ?? undefined });
+  kept = [...kept.filter((one) => one !== known), { signature, matrices }].slice(-KEPT);
+  return known ? { ...matrices, lattice } : matrices;
 }
 
 /** Forgets everything, for timings of a whole analysis. */
 export function forgetInfluence(): void {
-  kept.clear();
+  kept = [];
 }
 
-function geometryKey(lattice: Lattice, rise: number, factors: readonly number[] | null): string {
-  const parts: number[] = [rise, lattice.cells.count, lattice.panelsWithoutTail];
-  for (const { surface, a, b, m } of lattice.strips) {
+const isSame = (one: Float64Array, other: Float64Array): boolean =>
+  one.length === other.length && one.every((value, index) => value === other[index]);
+
+function signatureOf(
+  { cells, panelsWithoutTail, strips, doubled, joined }: Lattice,
+  rise: number,
+  factors: readonly number[] | null,
+  withoutLegs: boolean,
+): Float64Array {
+  const parts = [withoutLegs ? 1 : 0, rise, cells.count, panelsWithoutTail, strips.length, factors ? 1 : 0];
+  for (const { surface, a, b, m } of strips)
     parts.push(surface, a.x, a.y, a.z, a.chord, b.x, b.y, b.z, b.chord, m.x, m.y, m.z);
-  }
-  return `${parts.join()}|${lattice.doubled.join('')}|${lattice.joined.join('')}|${factors?.join() ?? ''}`;
+  const signature = new Float64Array(parts.length + doubled.length + joined.length + (factors?.length ?? 0));
+  signature.set(parts);
+  signature.set(doubled, parts.length);
+  signature.set(joined, parts.length + doubled.length);
+  if (factors) signature.set(factors, parts.length + doubled.length + joined.length);
+  return signature;
 }
