@@ -118,8 +118,21 @@ interface Known {
   readonly masses: readonly BoardMass[];
 }
 
-/** By the body as it is drawn: what it follows from has to be the same. */
-const known = new WeakMap<Body, Known>();
+/** By the body as it is drawn: what it follows from has to be the same. Newest first, as one is often weighed beside another. */
+const known = new WeakMap<Body, readonly Known[]>();
+const KEPT = 3;
+
+/** What of the things aboard the board of a body follows from: of a pack that slides its bay, not where in it it lies. */
+function followedItems({ kind, frames, position }: Body, items: Design['massItems']): readonly unknown[] {
+  // A plank has holes for them all.
+  if (kind === 'plank') return [items];
+  const [front, rear] = [position.x + frames[0]!.x, position.x + frames.at(-1)!.x];
+  return items.flatMap(({ category, position: { x, y, z }, size, attachment }): unknown[] => {
+    if (category === 'servo') return [x, y, z];
+    if (category !== 'battery') return [];
+    return [attachment.kind === 'slides' ? x > front && x < rear : x, y, z, size, attachment];
+  });
+}
 
 /**
  * The board of a body part by part as it is cut, where it sits; none for what
@@ -129,10 +142,14 @@ const known = new WeakMap<Body, Known>();
 export function bodyBoardMasses(design: Design, body: Body): readonly BoardMass[] {
   const sheet = design.materials.find(({ id }) => id === body.construction?.material);
   if (!sheet || body.kind === 'round' || body.construction?.truss) return [];
-  const from = [design.surfaces, design.materials, design.massItems, design.propulsion, design.wheels];
-  const before = known.get(body);
-  if (before && before.from.every((list, index) => list === from[index])) return before.masses;
+  const { surfaces, materials, propulsion, wheels, massItems } = design;
+  const from = [surfaces, materials, propulsion, wheels, ...followedItems(body, massItems)];
+  const before = known.get(body) ?? [];
+  const same = before.find(
+    (one) => one.from.length === from.length && one.from.every((of, index) => of === from[index]),
+  );
+  if (same) return same.masses;
   const masses = massesOf(bodyParts(design, body).parts, sheet.arealDensity, body.mirrored);
-  known.set(body, { from, masses });
+  known.set(body, [{ from, masses }, ...before].slice(0, KEPT));
   return masses;
 }

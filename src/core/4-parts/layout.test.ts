@@ -3,13 +3,13 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import { expectWithin, said } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { withFields } from '@/core/2-document/edit/withFields';
-import { areaOf, circle, type Path, polygon, transformed } from '@/core/3-shape/outline/path';
+import { areaOf, circle, type Path, type Point, polygon, transformed } from '@/core/3-shape/outline/path';
 import { boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { cutListOf } from './cutList';
 import { costOf } from './cost';
 import { layOut, massOfPart, USUAL_LAYOUT } from './layout';
 import { nest, type NestItem } from './nesting/nest';
-import { common, cutOut, grown, withoutSlivers } from './polygons';
+import { common, cutOut, grown, straightened, withoutSlivers } from './polygons';
 
 const square = (side: number): Path =>
   polygon([
@@ -36,6 +36,16 @@ describe('areas', () => {
     expectWithin(areaOf(grown(square(100), 5)[0]!), 110 ** 2, 1e-6);
     expectWithin(areaOf(common(square(100), square(40))[0]!), 1600, 1e-6);
     expect(cutOut({ edge: square(10), holes: [] }, [square(20)])).toBeNull();
+  });
+
+  test('corners on a straight line go, whatever their number, and what is bent keeps its shape', () => {
+    const along = (count: number, y: number, way: 1 | -1): Point[] =>
+      Array.from({ length: count }, (_, index) => [(100 * (way > 0 ? index : count - 1 - index)) / (count - 1), y]);
+    const board = straightened(polygon([...along(60, 0, 1), ...along(60, 6, -1)]));
+    expect(board.vertices).toHaveLength(4);
+    expectWithin(areaOf(board), 600, 1e-9);
+    const round = circle([0, 0], 40);
+    expectWithin(Math.abs(areaOf(straightened(round))), Math.PI * 1600, 1e-3);
   });
 
   test('slivers go, walls stay', () => {

@@ -109,4 +109,36 @@ describe('weights and cut parts', () => {
     expect(airframe(design)).not.toBeCloseTo(airframe(skins), 4);
     expect(bodyBoardMasses({ ...design, materials: [] }, design.bodies[0]!)).toEqual([]);
   });
+
+  test.each(DEMO_NAMES)(
+    '%s: whatever of the things aboard changes, the board is what it is worked out anew',
+    (name) => {
+      const design = demoDesign(name);
+      const told = (of: Design) => of.bodies.map((body) => bodyBoardMasses(of, body));
+      const drawn = told(design);
+      let follows = 0;
+      design.massItems.forEach((item, index) => {
+        const { position, size, attachment } = item;
+        for (const changed of [
+          { position: { ...position, x: position.x + 15 } },
+          { position: { ...position, x: position.x + 900 } },
+          { position: { ...position, y: position.y + 35 } },
+          { position: { ...position, z: position.z + 12 } },
+          { size: { length: 90, width: 20, height: 30, ...size, ...(size && { height: size.height + 9 }) } },
+          attachment.kind === 'slides' ? { attachment: { ...attachment, to: attachment.to + 20 } } : {},
+          { category: 'servo' as const },
+        ]) {
+          const massItems = design.massItems.with(index, { ...item, ...changed } as typeof item);
+          const anew = { ...design, massItems, bodies: structuredClone(design.bodies) } as Design;
+          const wanted = told(anew);
+          // So that what is known is known of the design as drawn.
+          told(design);
+          expect(told({ ...design, massItems })).toEqual(wanted);
+          if (JSON.stringify(wanted) !== JSON.stringify(drawn)) follows += 1;
+        }
+      });
+      if (design.bodies.some(({ construction, kind }) => construction && kind === 'box'))
+        expect(follows).toBeGreaterThan(0);
+    },
+  );
 });

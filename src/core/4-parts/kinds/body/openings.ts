@@ -1,7 +1,8 @@
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
-import type { Control } from '@/core/2-document/schema/surface';
+import type { Body } from '@/core/2-document/schema/airframe';
+import type { Control, Surface } from '@/core/2-document/schema/surface';
 import {
   type Bounds,
   boundsOf,
@@ -14,7 +15,17 @@ import {
 } from '@/core/3-shape/outline/path';
 import { isInside } from '@/core/3-shape/outline/partOutline';
 import type { PartFault } from '../../part';
-import { cutOut, grown, joined, MITRE, piecesLeft, type Region, spanAt, withoutSlivers } from '../../polygons';
+import {
+  cutOut,
+  grown,
+  joined,
+  MITRE,
+  piecesLeft,
+  type Region,
+  spanAt,
+  straightened,
+  withoutSlivers,
+} from '../../polygons';
 import { nameOfSurface } from '../panels';
 import { type Passing, passingAt } from '../sectionAtWall';
 import { framesBetween, LEAST, nameOfBody, type Stuff } from './stuff';
@@ -59,7 +70,6 @@ export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opene
   let region: Region = { edge, holes: [] };
   for (const one of passing) {
     const { surface } = one;
-    const through = (path: Path) => grown(throughWall(stuff, local(path)), allowances.slot);
     const passes = (box: Bounds, more: Millimetres) =>
       box.right + more >= reach.left &&
       box.left - more <= reach.right &&
@@ -67,7 +77,8 @@ export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opene
       box.top + more >= reach.bottom;
     // Most surfaces lie nowhere near: that shows before anything is cut.
     if (!passes(boxOf(local(one.edge)), MITRE * allowances.slot + stuff.wall)) continue;
-    const [slot] = through(one.edge);
+    const { slots, swings } = roomOf(stuff, one);
+    const [slot] = slots;
     if (!slot) continue;
     const own = boxOf(slot);
     if (!passes(own, 0)) continue;
@@ -80,9 +91,6 @@ export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opene
       });
       continue;
     }
-    const swings = surface.controls
-      .filter((control) => reaches(one, control))
-      .flatMap((control) => through(swingOf(one, control)));
     const left = cutOut(region, [cut, ...swings]);
     if (!left) continue;
     if (left.edge.vertices.length !== region.edge.vertices.length || left.holes.length !== region.holes.length)
@@ -107,6 +115,41 @@ export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opene
       message: say`${nameOfBody(body)} is too low for dowels that rubber bands hold on: make it higher before and behind the wing, or hold the wing otherwise.`,
     });
   return { edge: region.edge, holes: [...region.holes, ...holes], notes, faults, cuts, gaps, dowels };
+}
+
+/** The room that a surface takes in a wall of a body, and that what moves of it sweeps, with play all round. */
+interface Room {
+  readonly slots: readonly Path[];
+  readonly swings: readonly Path[];
+}
+
+interface KnownRoom extends Room {
+  readonly from: readonly [distance: Millimetres, wall: Millimetres, slot: Millimetres];
+}
+
+/** By the surface and the body as they are drawn. */
+const known = new WeakMap<Surface, WeakMap<Body, KnownRoom>>();
+
+function roomOf(stuff: Stuff, passing: Passing): Room {
+  const { body, wall, allowances } = stuff;
+  const { surface, distance } = passing;
+  const ofSurface = known.get(surface) ?? new WeakMap<Body, KnownRoom>();
+  known.set(surface, ofSurface);
+  const from = [distance, wall, allowances.slot] as const;
+  const before = ofSurface.get(body);
+  if (before?.from.every((value, index) => value === from[index])) return before;
+  const through = (path: Path) => {
+    const local = transformed(path, { by: [-body.position.x, -body.position.z] });
+    return grown(throughWall(stuff, straightened(local)), allowances.slot);
+  };
+  const moving = surface.controls.filter((control) => reaches(passing, control));
+  const room = {
+    from,
+    slots: through(passing.edge),
+    swings: moving.flatMap((control) => through(swingOf(passing, control))),
+  };
+  ofSurface.set(body, room);
+  return room;
 }
 
 /**
