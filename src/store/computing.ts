@@ -3,15 +3,22 @@ import type { JobClient } from '@/workers/lanes';
 import { analysisArrived, analysisFailed, remediesArrived, remediesAsked, remediesFailed } from './analysisSlice';
 import type { AppStore } from './reduxStore';
 
+/** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
+const ASK_EVERY = 33;
+/** Times as long as an answer takes until the next is asked: on a busy machine the drawing needs the rest. */
+const SPARE = 2;
+
 /** Asks for the numbers of the document as it is, and then for what may help; what was overtaken is not shown. */
 export function computing(store: AppStore, jobs: JobClient) {
-  /** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
-  const ASK_EVERY = 33;
   let askedAt = 0;
+  /** How long the last answer of a drag took [ms]. */
+  let took = 0;
   let later: ReturnType<typeof setTimeout> | null = null;
   const ask = () => {
     if (later !== null) return;
-    const wait = store.getState().session.dragging ? askedAt + ASK_EVERY - performance.now() : 0;
+    const wait = store.getState().session.dragging
+      ? askedAt + Math.max(ASK_EVERY, SPARE * took) - performance.now()
+      : 0;
     const begin = () => {
       later = null;
       askedAt = performance.now();
@@ -27,6 +34,7 @@ export function computing(store: AppStore, jobs: JobClient) {
     if (!design) return;
     const options = { without: ['remedies'], quick: session.dragging } as const;
     const outcome = await jobs.live({ design, options });
+    if (options.quick && outcome.kind === 'done') took = outcome.output.milliseconds;
     if (store.getState().session.id !== session.id) return;
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
     if (outcome.kind !== 'done') return;

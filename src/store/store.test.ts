@@ -79,6 +79,32 @@ describe('answers that come late', () => {
   });
 });
 
+describe('while something is dragged', () => {
+  test('the next numbers are asked for after twice the time that the last took, so that the drawing has the rest', async () => {
+    let asked = 0;
+    const slow: JobClient = {
+      ...direct,
+      live: async (input) => {
+        asked += 1;
+        const outcome = await direct.live(input);
+        return outcome.kind === 'done' ? { ...outcome, output: { ...outcome.output, milliseconds: 400 } } : outcome;
+      },
+    };
+    session = makeStore({ designs, jobs: slow });
+    await session.open(id);
+    await settle();
+    session.store.dispatch(startDrag());
+    set(2, 'drag');
+    await vi.waitFor(() => expect(session.store.getState().analysis.key).toBe(session.store.getState().document.key));
+    const begun = performance.now();
+    const before = asked;
+    set(3, 'drag');
+    set(3.1, 'drag');
+    await vi.waitFor(() => expect(asked).toBe(before + 1), 3000);
+    expect(performance.now() - begun).toBeGreaterThan(300);
+  });
+});
+
 describe('editing', () => {
   test('an edit changes the document, is computed and saved', async () => {
     const before = session.store.getState().analysis.current!.trim.alpha!;

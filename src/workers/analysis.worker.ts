@@ -1,6 +1,8 @@
 import '@/core/1-base/zodSetup';
 import { expose } from 'comlink';
+import { analyse } from '@/core/analyse';
 import { makeService } from './host';
+import { makeRehearsal } from './rehearsal';
 
 /**
  * As long as this worker lives it holds a lock of its own name; whoever asks
@@ -17,4 +19,6 @@ function holdLock(): Promise<void> {
   });
 }
 
-expose(makeService(holdLock()));
+const rehearsal = makeRehearsal((design) => void analyse(design, { quick: true, without: ['remedies'] }));
+
+expose(makeService(holdLock(), rehearsal));

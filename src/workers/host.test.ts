@@ -26,6 +26,19 @@ describe('what runs in a worker', () => {
     expect((await long).kind).toBe('cancelled');
   });
 
+  test('every job stops the rehearsal, and numbers that stay begin it again', async () => {
+    const told: string[] = [];
+    const service = makeService(Promise.resolve(), {
+      interrupt: () => told.push('stop'),
+      awaitQuiet: (of) => told.push(of === design ? 'begin' : 'other'),
+    });
+    const ask = (quick: boolean) => service.run(1, 'analyse', { design, options: { ...options, quick } }, null);
+    await ask(true);
+    expect(told).toEqual(['stop']);
+    await ask(false);
+    expect(told).toEqual(['stop', 'stop', 'begin']);
+  });
+
   test('an error is an answer in words', async () => {
     const broken = { design: { ...design, surfaces: null } } as never;
     expect(await makeService(Promise.resolve()).run(1, 'analyse', broken, null)).toMatchObject({ kind: 'failed' });

@@ -1,6 +1,8 @@
 import type { Progress, Steps } from '@/core/1-base/steps';
-import type { Answer, JobName, OutputOf, WorkerService } from './contract';
+import type { Design } from '@/core/2-document/schema/design';
+import type { AnalyseInput, Answer, JobName, OutputOf, WorkerService } from './contract';
 import { WORK } from './jobs';
+import type { Rehearsal } from './rehearsal';
 
 /** Longest stretch without a pause [ms]: previews and cancels get through that soon. */
 const STRETCH = 12;
@@ -21,8 +23,19 @@ function nextTurn(): Promise<void> {
   });
 }
 
-/** Does jobs step by step, several in turn. @param locked resolves once the worker can be watched */
-export function makeService(locked: Promise<void>): WorkerService {
+/** The design whose numbers a job tells as they stay; null for those of a drag, and for other jobs. */
+function settledBy(name: JobName, input: unknown): Design | null {
+  if (name !== 'analyse') return null;
+  const { design, options } = input as AnalyseInput;
+  return options?.quick ? null : design;
+}
+
+/**
+ * Does jobs step by step, several in turn.
+ * @param locked resolves once the worker can be watched
+ * @param rehearsal what it does while nothing is asked
+ */
+export function makeService(locked: Promise<void>, rehearsal?: Rehearsal): WorkerService {
   const cancelled = new Set<number>();
 
   const drive = async <Output>(
@@ -51,6 +64,7 @@ export function makeService(locked: Promise<void>): WorkerService {
     run: async <Name extends JobName>(
       ...[id, name, input, report]: Parameters<WorkerService['run']>
     ): Promise<Answer<OutputOf<Name>>> => {
+      rehearsal?.interrupt();
       try {
         const work = WORK[name] as (given: unknown) => Steps<OutputOf<Name>>;
         return await drive(id, work(input), report);
@@ -58,6 +72,8 @@ export function makeService(locked: Promise<void>): WorkerService {
         return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
       } finally {
         cancelled.delete(id);
+        const settled = settledBy(name, input);
+        if (settled) rehearsal?.awaitQuiet(settled);
       }
     },
     cancel: (id) => void cancelled.add(id),

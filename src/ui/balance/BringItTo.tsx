@@ -31,6 +31,7 @@ export function BringItTo({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const analysis = useAppSelector((state) => state.analysis.current);
+  const dragging = useAppSelector((state) => state.session.dragging);
   const [goal, setGoal] = useState<Goal>('margin');
   const [margin, setMargin] = useState<number | null>(null);
   const [place, setPlace] = useState<number | null>(null);
@@ -44,7 +45,8 @@ export function BringItTo({ design }: { readonly design: Design }) {
   );
 
   useEffect(() => {
-    // Each is a whole analysis; a newer target ends those under way.
+    // Each is a whole analysis: not while something is dragged, and a newer target ends those under way.
+    if (dragging) return;
     const asking = new AbortController();
     const follow = async (first: BalanceWay) => {
       let way = first;
@@ -65,7 +67,7 @@ export function BringItTo({ design }: { readonly design: Design }) {
     };
     for (const way of ways) void follow(way);
     return () => asking.abort();
-  }, [ways, design, dispatch]);
+  }, [ways, design, dragging, dispatch]);
 
   const reached = found.ways === ways ? found.reached : {};
   if (!analysis || analysis.mass.cg === null) return null;

@@ -22,6 +22,7 @@ export function TryAdding({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const now = useAppSelector((state) => state.analysis.current);
+  const dragging = useAppSelector((state) => state.session.dragging);
   const [id, setId] = useState('');
   const [x, setX] = useState(0);
   const [found, setFound] = useState<{ readonly of: Design; readonly analysis: Analysis } | null>(null);
@@ -43,12 +44,12 @@ export function TryAdding({ design }: { readonly design: Design }) {
 
   useEffect(() => {
     const asking = new AbortController();
-    if (changed)
+    if (changed && !dragging)
       void dispatch(analyseVariant(changed, asking)).then(
         (analysis) => analysis && !asking.signal.aborted && setFound({ of: changed, analysis }),
       );
     return () => asking.abort();
-  }, [changed, dispatch]);
+  }, [changed, dragging, dispatch]);
 
   const then = found && found.of === changed ? found.analysis : null;
   return (

@@ -1,4 +1,5 @@
 import Plotly from 'plotly.js';
+import { useEffect, useMemo, useRef } from 'react';
 import createPlotlyComponent from 'react-plotly.js/factory';
 import { decimal } from '@/words/formatQuantity';
 import { HiddenTable } from '../sheet/HiddenTable';
@@ -41,41 +42,58 @@ const TOLD = 6;
 const PLOT = 196;
 const NAMES = 19;
 
+const CONFIG = { displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object;
+const STYLE = { width: '100%' };
+
 /** The one look of all charts: ink on paper, names under the data, nothing that leads outside; its numbers as a table behind it. */
 export default function Chart({ caption, lines, x, y, isFitted = false, onPick }: ChartProps) {
   const names = Math.ceil(lines.length / 2) * NAMES;
+  // Drawn anew only where what is drawn is another: that takes longer than all the rest of a screen.
+  const drawn = JSON.stringify(lines);
+  const data = useMemo(
+    () =>
+      (JSON.parse(drawn) as ChartLine[]).map(({ look, ...line }) => ({
+        ...line,
+        mode: 'lines' as const,
+        line: LOOKS[look],
+      })),
+    [drawn],
+  );
+  const layout = useMemo(
+    () => ({
+      height: PLOT + names,
+      margin: { l: y ? 42 : 34, r: 6, t: 4, b: 38 + names },
+      paper_bgcolor: 'transparent',
+      plot_bgcolor: 'transparent',
+      font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
+      xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
+      yaxis: {
+        rangemode: isFitted ? ('normal' as const) : ('tozero' as const),
+        gridcolor: GRID,
+        ...(y ? { title: { text: y, standoff: 4 } } : {}),
+      },
+      showlegend: true,
+      legend: { orientation: 'h' as const, yref: 'container' as const, y: 0, yanchor: 'bottom' as const, x: 0 },
+    }),
+    [names, x, y, isFitted],
+  );
+  // The plot keeps the handler of when it was drawn: it asks for the newest.
+  const picked = useRef(onPick);
+  useEffect(() => {
+    picked.current = onPick;
+  });
   return (
     <>
       <Plot
-        data={lines.map(({ name, x: along, y: up, look }) => ({
-          x: [...along],
-          y: [...up],
-          name,
-          mode: 'lines' as const,
-          line: LOOKS[look],
-        }))}
-        layout={{
-          height: PLOT + names,
-          margin: { l: y ? 42 : 34, r: 6, t: 4, b: 38 + names },
-          paper_bgcolor: 'transparent',
-          plot_bgcolor: 'transparent',
-          font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
-          xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
-          yaxis: {
-            rangemode: isFitted ? 'normal' : 'tozero',
-            gridcolor: GRID,
-            ...(y ? { title: { text: y, standoff: 4 } } : {}),
-          },
-          showlegend: true,
-          legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0 },
-        }}
-        config={{ displayModeBar: false, responsive: true, showSendToCloud: false, plotlyServerURL: '' } as object}
-        style={{ width: '100%' }}
+        data={data}
+        layout={layout}
+        config={CONFIG}
+        style={STYLE}
         useResizeHandler
         {...(onPick
           ? {
               onClick: ({ points }: { points: readonly { x: unknown }[] }) =>
-                typeof points[0]?.x === 'number' && onPick(points[0].x),
+                typeof points[0]?.x === 'number' && picked.current?.(points[0].x),
             }
           : {})}
       />

@@ -33,6 +33,7 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const present = useAppSelector((state) => state.analysis.current);
+  const dragging = useAppSelector((state) => state.session.dragging);
   const { kind: chosen, sheet, other: computed } = useAppSelector((state) => state.beside);
   const { section, chord } = surface.stations[station]!;
   // Without a choice: flat beside whatever is folded, folded beside what is flat.
@@ -51,7 +52,7 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
   useEffect(() => {
     let current = true;
     dispatch(besideComputed(null));
-    if (change.length === 0) return;
+    if (change.length === 0 || dragging) return;
     const asking = new AbortController();
     void dispatch(analyseVariant(withFields(design, change), asking)).then(
       (analysis) => current && analysis && dispatch(besideComputed({ name, analysis })),
@@ -62,7 +63,7 @@ export function CompareSections({ design, surface, station }: CompareSectionsPro
     };
     // The variant follows the design and what was chosen; `change` is made from both.
     // oxlint-disable-next-line react-hooks/exhaustive-deps
-  }, [design, asked, dispatch]);
+  }, [design, asked, dragging, dispatch]);
 
   const other = computed?.analysis ?? null;
   const reynolds =
