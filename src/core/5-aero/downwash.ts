@@ -53,7 +53,7 @@ export function downwashSlope(
 /** What acts: everything but the group itself and fins, which are end plates rather than wings. */
 function actingOn({ lattice }: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): Float64Array {
   const isActing = lattice.surfaces.map((surface, index) => !surfaces.includes(index) && !isFin(surface));
-  return Float64Array.from(state.circulation, (strength, j) =>
+  return state.circulation.map((strength, j) =>
     isActing[lattice.strips[Math.floor(j / lattice.cells.count)]!.surface] ? strength : 0,
   );
 }

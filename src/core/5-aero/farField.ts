@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
@@ -19,7 +20,7 @@ export interface FarField {
 /** Circulation of each strip, the sum over its chord [m, per unit speed]. */
 export function stripCirculations({ lattice }: InfluenceMatrices, circulation: Float64Array): Float64Array {
   const count = lattice.cells.count;
-  return Float64Array.from(lattice.strips, (_, index) => {
+  return mapToNumbers(lattice.strips, (_, index) => {
     let sum = 0;
     for (let k = 0; k < count; k++) sum += circulation[index * count + k]!;
     return sum;

@@ -260,8 +260,9 @@ class CombinedCase implements FlowCase {
   #sum(name: Values): Float64Array {
     const known = this.#known[name];
     if (known) return known;
-    const total = new Float64Array(this.#parts[0]![1][name].length);
-    for (const [weight, part] of this.#parts) {
+    const [[first, of], ...others] = this.#parts as [readonly [number, FlowCase], ...(readonly [number, FlowCase])[]];
+    const total = of[name].map((value) => first * value);
+    for (const [weight, part] of others) {
       const values = part[name];
       for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;
     }

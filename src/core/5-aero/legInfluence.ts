@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import { type AskedLine, edgeLines } from './askedLines';
 import { type Both, seeBoth } from './bothHalves';
 import { laidMatrix } from './kernel/inUse';
@@ -27,7 +28,7 @@ function legLines({ cells: { count }, firstStrip }: Lattice, field: VortexField)
     line,
     ...(field.meetings[edge]?.beside ?? []).map((beside) => ({
       ...line,
-      xs: Float64Array.from(line.xs, (x, k) => placeBeside(field, x, beside, k)),
+      xs: mapToNumbers(line.xs, (x, k) => placeBeside(field, x, beside, k)),
       from: firstStrip[beside.surface]! * count,
       to: firstStrip[beside.surface + 1]! * count,
     })),

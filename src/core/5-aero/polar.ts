@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import {
   millimetresFromMetres,
   type Vector3,
@@ -131,7 +132,7 @@ export function stripData(sections: readonly StripSection[], air: Air, speed: nu
 /** Greatest lift of every strip at a speed. */
 export function stripLimits(sections: readonly StripSection[], air: Air, speed: number): Float64Array {
   const perChord = (air.density * speed) / air.viscosity;
-  return Float64Array.from(
+  return mapToNumbers(
     sections,
     ({ kind, shape, chord, sweepCosine, own }) =>
       own.greatestLift * greatestLiftOf(kind, shape, perChord * chord, sweepCosine),

@@ -11,6 +11,7 @@ import { usualPropeller } from './propeller/blade';
 import { calibrated } from './propeller/calibrated';
 import { ownPropeller } from './propeller/ownBlade';
 import { turning } from './propeller/bladeElements';
+import { coefficients } from './propeller/bladeElements';
 import { propellerTable } from './propeller/propellerTable';
 
 const air = airAt(0, 15);
@@ -79,6 +80,29 @@ describe('packs from cells', () => {
     expectWithin(openVoltage(packOf(round), 0.5), 3 * 3.62, 1e-12);
     expectWithin(openVoltage(packOf(label), 0.5), 3 * 3.8, 1e-12);
     expect([usualPackCurrent(label), usualPackCurrent(round)]).toEqual([40, 10]);
+  });
+});
+
+describe('the net of a propeller', () => {
+  const small = usualPropeller(0.127, 0.114, 3);
+  const table = propellerTable(small, air);
+  const scale = (perSecond: number) => air.density * perSecond ** 2 * small.diameter ** 4;
+
+  test.each([15, 40, 100, 240])('at %d turns a second it is what the blade elements give', (perSecond) => {
+    for (const advance of [0, 0.3, 0.6]) {
+      const speed = advance * perSecond * small.diameter;
+      const { thrust, power } = coefficients(small, speed, perSecond, air);
+      const got = table.at(speed, perSecond);
+      expect(Math.abs(got.thrust / scale(perSecond) - thrust)).toBeLessThan(2e-3);
+      expect(Math.abs((got.torque * 2 * Math.PI) / (scale(perSecond) * small.diameter) - power)).toBeLessThan(2e-3);
+    }
+  });
+
+  test('faster than it reaches it keeps the coefficients of its end, not those of slow blades', () => {
+    const of = (perSecond: number) => table.at(0, perSecond).torque / perSecond ** 2;
+    expectWithin(of(240.01), of(240), 1e-4);
+    expectWithin(of(400), of(240), 1e-9);
+    expect(Math.abs(of(40) / of(240) - 1)).toBeGreaterThan(0.01);
   });
 });
 

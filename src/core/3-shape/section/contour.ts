@@ -24,7 +24,7 @@ export function contourOf(section: Section, chord: number): Contour {
 }
 
 /** Keeps what follows from a contour beside it. */
-function onceFor<Result>(derive: (contour: Contour) => Result): (contour: Contour) => Result {
+export function onceFor<Result>(derive: (contour: Contour) => Result): (contour: Contour) => Result {
   const results = new WeakMap<Contour, Result>();
   return (contour) => {
     const before = results.get(contour);

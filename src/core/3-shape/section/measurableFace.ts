@@ -1,5 +1,5 @@
 import type { Radians } from '@/core/1-base/units/convert';
-import { contourOf } from './contour';
+import { contourOf, onceFor } from './contour';
 import type { Contour } from './faces';
 import type { Section } from '@/core/2-document/schema/section';
 
@@ -16,15 +16,16 @@ const LEAST_STRETCH = 0.4;
 const STRAIGHT = 0.0004;
 
 /** The face of a section on which its angle is read, the lower one first. @param chord [mm] */
-export function measurableFace(section: Section, chord: number): MeasurableFace {
-  const contour = contourOf(section, chord);
+export const measurableFace = (section: Section, chord: number): MeasurableFace => faceOf(contourOf(section, chord));
+
+const faceOf = onceFor((contour): MeasurableFace => {
   const chordSlope = meanAt(contour, contour.x.length - 1) - meanAt(contour, 0);
   for (const face of ['lower', 'upper'] as const) {
     const { length, slope } = straightest(contour.x, contour[face]);
     if (length >= LEAST_STRETCH) return { face, angle: Math.atan(chordSlope) - Math.atan(slope) };
   }
   return { face: 'chord', angle: 0 };
-}
+});
 
 const meanAt = ({ upper, lower }: Contour, index: number) => (upper[index]! + lower[index]!) / 2;
 

@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { developedLength } from '@/core/3-shape/geometry/layout';
 import { factorise, solveFactored } from '@/core/5-aero/kernel/luFactors';
@@ -22,7 +23,7 @@ export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: 
   const own = strips.slice(firstStrip[surface]!, firstStrip[surface + 1]!);
   const count = Math.min(own.length, isWing ? SHAPES.wing : SHAPES.other);
   const values = Array.from({ length: count }, (_, power) =>
-    Float64Array.from(own, ({ middle }) => (middle / length) ** (power + 1)),
+    mapToNumbers(own, ({ middle }) => (middle / length) ** (power + 1)),
   );
   const weights = own.map(({ width, m }) => width * m.chord);
   const product = (a: Float64Array, b: Float64Array) =>
@@ -33,7 +34,7 @@ export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: 
   const alone = own.map((_, strip) =>
     solveFactored(
       factors,
-      Float64Array.from(values, (shape) => weights[strip]! * shape[strip]!),
+      mapToNumbers(values, (shape) => weights[strip]! * shape[strip]!),
     ),
   );
   return {
@@ -42,8 +43,8 @@ export function twistShapes({ surfaces, firstStrip, strips }: Lattice, surface: 
     nearest: (turns) =>
       solveFactored(
         factors,
-        Float64Array.from(values, (shape) => product(shape, turns)),
+        mapToNumbers(values, (shape) => product(shape, turns)),
       ),
-    byStrip: values.map((_, shape) => Float64Array.from(alone, (shares) => shares[shape]!)),
+    byStrip: values.map((_, shape) => mapToNumbers(alone, (shares) => shares[shape]!)),
   };
 }

@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import type { Parity } from '@/core/5-aero/flowCase';
@@ -68,13 +69,14 @@ export function turnsOf(
   passing: Passing,
 ): Float64Array {
   const { rotation } = bentBy(beam, passing);
-  const first = firstStrip[surface]!;
-  return Float64Array.from({ length: firstStrip[surface + 1]! - first }, (_, local) => {
-    const { middle, tangentY, tangentZ } = strips[first + local]!;
-    const { index, share } = placeOn(beam, middle);
-    const along = (axis: 1 | 2) => rotation[index]![axis] * (1 - share) + rotation[index + 1]![axis] * share;
-    return along(1) * tangentY + along(2) * tangentZ;
-  });
+  return mapToNumbers(
+    strips.slice(firstStrip[surface]!, firstStrip[surface + 1]!),
+    ({ middle, tangentY, tangentZ }) => {
+      const { index, share } = placeOn(beam, middle);
+      const along = (axis: 1 | 2) => rotation[index]![axis] * (1 - share) + rotation[index + 1]![axis] * share;
+      return along(1) * tangentY + along(2) * tangentZ;
+    },
+  );
 }
 
 /** The stretch that holds a place along a beam, and how far along it that is. */

@@ -5,7 +5,7 @@ import { emptyNumbers, numbersGroup, type ValueOf } from '../group';
 import { maybe, text } from '../keys';
 import { type DesignFlight, flightOf, HALF, isFlight } from '../power/flight';
 import { power } from '../power/power';
-import { chargeUsed, fullThrottle, levelAt } from '../power/performance';
+import { chargeUsed, fullThrottle, steadyAt } from '../power/performance';
 import { speeds } from '../speeds/speeds';
 import { stall } from '../stall/stall';
 import { sustained } from '../sustained/sustained';
@@ -94,7 +94,7 @@ function fly(one: MissionPhase, flight: DesignFlight, needed: Needed): Flown {
   if (speed === null) return failed(null, one.kind === 'glide' ? NO_GLIDE : one.kind === 'climb' ? NO_CLIMB : TOO_WEAK);
   if (one.kind === 'climb') return climb(one, speed, flight);
   if (one.kind === 'glide') return glide(one, speed, flight);
-  const level = levelAt(flight.drives, speed, flight.dragAt(speed), HALF);
+  const level = steadyAt(flight.drives, speed, flight.dragAt(speed), HALF);
   if (!level) return failed(speed, TOO_WEAK);
   const overGround = speed - one.wind;
   if (one.kind !== 'loiter' && overGround <= 0) return failed(speed, BLOWN_BACK);

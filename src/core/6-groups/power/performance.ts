@@ -65,22 +65,35 @@ function met(drives: readonly Drive[], asked: readonly Demand[], left: Fraction)
   return all.every((one) => one !== null) ? all : null;
 }
 
-/** Level flight: all drives together, the throttle of the widest open, and how long that lasts [s]. */
-export interface Level extends Throttled, Summed {
+/** Level flight at a moment: all drives together, the throttle of the widest open. */
+export interface Steady extends Throttled, Summed {}
+
+/** Level flight, and how long that lasts [s]. */
+export interface Level extends Steady {
   readonly duration: number;
 }
 
 /** Level flight at a speed with a share of charge left; null where the drives cannot. */
 export function levelAt(drives: readonly Drive[], speed: MetresPerSecond, drag: Newtons, left: Fraction): Level | null {
   const asked = demands(drives, speed, drag);
-  const all = asked && met(drives, asked, left);
-  return (
-    all && {
-      ...together(all),
-      duty: Math.max(...all.map(({ duty }) => duty)),
-      duration: durationOf(drives, asked),
-    }
-  );
+  const steady = asked && steadyOf(drives, asked, left);
+  return steady && { ...steady, duration: durationOf(drives, asked) };
+}
+
+/** The same without how long it lasts, which takes most of the time to find. */
+export function steadyAt(
+  drives: readonly Drive[],
+  speed: MetresPerSecond,
+  drag: Newtons,
+  left: Fraction,
+): Steady | null {
+  const asked = demands(drives, speed, drag);
+  return asked && steadyOf(drives, asked, left);
+}
+
+function steadyOf(drives: readonly Drive[], asked: readonly Demand[], left: Fraction): Steady | null {
+  const all = met(drives, asked, left);
+  return all && { ...together(all), duty: Math.max(...all.map(({ duty }) => duty)) };
 }
 
 /** What is left in the pack in the end, and in how many steps it is emptied. */

@@ -5,7 +5,7 @@ import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { emptyNumbers, numbersGroup, reasonsOfNulls } from '../group';
 import { maybe } from '../keys';
 import { type DesignFlight, flightOf, HALF, isFlight } from '../power/flight';
-import { fastest, fullThrottle, levelAt, timeBetween } from '../power/performance';
+import { fastest, fullThrottle, levelAt, steadyAt, timeBetween } from '../power/performance';
 import { stall } from '../stall/stall';
 import { windWithWay } from '../ceilings/briefTargets';
 
@@ -44,8 +44,9 @@ export const sustained = numbersGroup(keys, {
     if (top === null) return emptyNumbers(keys, TOO_WEAK);
     const slow = slowest(flight, top);
     const level = (speed: MetresPerSecond) => levelAt(drives, speed, dragAt(speed), HALF);
-    const longest = bestSpeed(slow, top, (speed) => 1 / (level(speed)?.electricPower ?? Infinity));
-    const farthest = bestSpeed(slow, top, (speed) => speed / (level(speed)?.electricPower ?? Infinity));
+    const power = (speed: MetresPerSecond) => steadyAt(drives, speed, dragAt(speed), HALF)?.electricPower ?? Infinity;
+    const longest = bestSpeed(slow, top, (speed) => 1 / power(speed));
+    const farthest = bestSpeed(slow, top, (speed) => speed / power(speed));
     const atCruise = level(cruise);
     const duration = level(longest)?.duration ?? null;
     const across = level(farthest)?.duration ?? null;
