@@ -1,7 +1,8 @@
 import type { Steps } from '@/core/1-base/steps';
 import type { Fraction, Kilograms } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { type Built, type Off, toleratedAircraft, type ToleratedAircraft } from './builtAircraft';
+import type { Built, Off } from './built';
+import { toleratedAircraft, type ToleratedAircraft } from './builtAircraft';
 import { normalDraws, quantileOf } from './draws';
 import { type BuiltOff, goesWell, thrownOf, type Thrown } from './firstThrow';
 import type { Tolerance } from './inputs';

@@ -2,7 +2,8 @@ import { kilogramsFromGrams } from '@/core/1-base/units/convert';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { ROLL_CAUTION } from '@/core/7-verdict/rules/leftRight';
 import { LAUNCH_HEIGHT, MOST_HANDS_OFF, TOO_SOON } from '@/core/7-verdict/rules/handsOffTrim';
-import type { Built, Off, ToleratedAircraft } from './builtAircraft';
+import type { Built, Off } from './built';
+import type { ToleratedAircraft } from './builtAircraft';
 
 /** Least share of level lift that hands off keeps a throw from the ground for as long as anyone needs: n = 1 − 2 h/(g t²). */
 const LEAST_OF_LEVEL = 1 - (2 * LAUNCH_HEIGHT) / (GRAVITY * TOO_SOON ** 2);
