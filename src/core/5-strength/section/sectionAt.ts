@@ -1,5 +1,11 @@
-import { metresFromMillimetres, millimetresFromMetres, type Metres } from '@/core/1-base/units/convert';
+import {
+  metresFromMillimetres,
+  type Millimetres,
+  millimetresFromMetres,
+  type Metres,
+} from '@/core/1-base/units/convert';
 import type { Section } from '@/core/2-document/schema/section';
+import type { Station } from '@/core/2-document/schema/surface';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { contourOf } from '@/core/3-shape/section/contour';
 import type { Contour } from '@/core/3-shape/section/faces';
@@ -37,10 +43,12 @@ export interface SurfaceStuff {
   readonly material: Board | null;
   readonly covering: Covering | null;
   readonly rods: readonly LaidRod[];
-  /** Walls at both ends of every panel, in fractions of the chord there. */
-  readonly walls: readonly (readonly [inner: SectionWalls, outer: SectionWalls])[];
+  /** Walls at both ends of a panel, in fractions of the chord there. */
+  readonly wallsOf: (panel: number) => PanelWalls;
   readonly layups: Map<string, Layup>;
 }
+
+type PanelWalls = readonly [inner: SectionWalls, outer: SectionWalls];
 
 /** A rod along a surface: from where to where [m], aft of the root’s leading edge. */
 export interface LaidRod {
@@ -54,6 +62,7 @@ export interface LaidRod {
 }
 
 export function surfaceStuff(surface: PlacedSurface, material: Board | null, covering: Covering | null): SurfaceStuff {
+  const walls = new Map<number, PanelWalls>();
   return {
     surface,
     material,
@@ -67,7 +76,11 @@ export function surfaceStuff(surface: PlacedSurface, material: Board | null, cov
       level: spar.level,
       member: rodMember(spar),
     })),
-    walls: panelWalls(surface, material?.thickness ?? 5),
+    wallsOf: (panel) => {
+      const made = walls.get(panel) ?? panelWalls(surface, panel, material?.thickness ?? 5);
+      walls.set(panel, made);
+      return made;
+    },
     layups: new Map(),
   };
 }
@@ -90,8 +103,36 @@ export interface SectionPlace {
 /** Upright slices of a block. */
 const SLICES = 24;
 
+interface KnownSection {
+  readonly from: readonly unknown[];
+  readonly section: BuiltSection;
+}
+
+/** Sections by the inner station of their panel: most of a wing stays as it is while one chord is dragged. Newest first. */
+const known = new WeakMap<Station, readonly KnownSection[]>();
+/** Of a panel with all its stretches, before and after. */
+const KEPT = 24;
+
 /** The section at a place: walls between both stations, rods that pass there, covering. */
 export function sectionAt(stuff: SurfaceStuff, place: SectionPlace): BuiltSection {
+  const { surface, material, covering } = stuff;
+  const { stations, spars } = surface.source;
+  const { panel, within, cutAt, cosine, distance, edge } = place;
+  const inner = stations[panel]!;
+  const outer = stations[panel + 1]!;
+  const rods = spars.length > 0 ? [spars, distance, edge] : [];
+  const from = [outer, within, cutAt, cosine, material, covering?.solid, covering?.thickness, ...rods];
+  const before = known.get(inner) ?? [];
+  const same = before.find(
+    (one) => one.from.length === from.length && one.from.every((of, index) => of === from[index]),
+  );
+  if (same) return same.section;
+  const section = buildSection(stuff, place);
+  known.set(inner, [{ from, section }, ...before].slice(0, KEPT));
+  return section;
+}
+
+function buildSection(stuff: SurfaceStuff, place: SectionPlace): BuiltSection {
   const { surface } = stuff;
   const nearer = surface.stations[place.within < 0.5 ? place.panel : place.panel + 1]!;
   const drawn = clippedWalls(wallsBetween(stuff, place), place.cutAt);
@@ -124,20 +165,21 @@ export function sectionAt(stuff: SurfaceStuff, place: SectionPlace): BuiltSectio
 }
 
 /** As it is cut: a panel has the spar of its inner end all along, and none where that cannot be folded. */
-function panelWalls({ stations }: PlacedSurface, sheet: number): SurfaceStuff['walls'] {
-  const ends = stations.map(({ section, chord }) => ({ section, chord: millimetresFromMetres(chord) }));
-  const wallsOf = ({ section, chord }: (typeof ends)[number]) =>
+function panelWalls({ stations }: PlacedSurface, panel: number, sheet: number): PanelWalls {
+  const [inner, outer] = [stations[panel]!, stations[panel + 1]!].map(({ section, chord }) => ({
+    section,
+    chord: millimetresFromMetres(chord),
+  })) as [StationEnd, StationEnd];
+  const wallsOf = ({ section, chord }: StationEnd) =>
     buildOf(section).walls(section, contourOf(section, chord), chord, sheet);
-  const drawn = ends.map(wallsOf);
-  return ends.slice(1).map((outer, panel) => {
-    const inner = ends[panel]!;
-    const section = withSparOf(inner.section, outer.section);
-    const walls = [
-      drawn[panel]!,
-      section === outer.section ? drawn[panel + 1]! : wallsOf({ ...outer, section }),
-    ] as const;
-    return tooLowToFold([inner, outer]) ? [withoutWebs(walls[0]), withoutWebs(walls[1])] : walls;
-  });
+  const section = withSparOf(inner.section, outer.section);
+  const walls = [wallsOf(inner), wallsOf({ ...outer, section })] as const;
+  return tooLowToFold([inner, outer]) ? [withoutWebs(walls[0]), withoutWebs(walls[1])] : walls;
+}
+
+interface StationEnd {
+  readonly section: Section;
+  readonly chord: Millimetres;
 }
 
 const withSparOf = (inner: Section, outer: Section): Section =>
@@ -145,8 +187,8 @@ const withSparOf = (inner: Section, outer: Section): Section =>
     ? { ...outer, spar: inner.spar }
     : outer;
 
-function wallsBetween({ walls, surface }: SurfaceStuff, { panel, within }: SectionPlace): SectionWalls {
-  const [inner, outer] = walls[panel]!;
+function wallsBetween({ wallsOf, surface }: SurfaceStuff, { panel, within }: SectionPlace): SectionWalls {
+  const [inner, outer] = wallsOf(panel);
   const isAlike =
     inner.walls.length === outer.walls.length &&
     inner.walls.every(({ kind }, index) => kind === outer.walls[index]!.kind) &&
