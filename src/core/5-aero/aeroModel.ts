@@ -98,6 +98,14 @@ export interface AeroModelInput {
   readonly standing?: PanelTurn;
 }
 
+interface KnownState {
+  readonly alpha: number;
+  readonly command: number;
+  readonly state: FlowCase;
+}
+
+const KEPT_STATES = 6;
+
 export function aeroModel(input: AeroModelInput): AeroModel {
   const { matrices, reference, pitch, extra: extraOf, turnsWakes = false, effectAt } = input;
   const { lattice } = matrices;
@@ -108,9 +116,15 @@ export function aeroModel(input: AeroModelInput): AeroModel {
   const commanded = pitch.hasEven ? controlCase(matrices, 'symmetric', pitch.even.angles) : null;
   const cases = commanded ? [level, rising, commanded] : [level, rising];
   const weights = (alpha: number, command: number) => [Math.cos(alpha), Math.sin(alpha), command * Math.cos(alpha)];
+  // Groups ask for the same few states again and again.
+  let states: readonly KnownState[] = [];
   const stateAt = (alpha: number, command: number): FlowCase => {
+    const before = states.find((one) => one.alpha === alpha && one.command === command);
+    if (before) return before.state;
     const share = weights(alpha, command);
-    return combineCases(cases.map((part, index) => [share[index]!, part]));
+    const state = combineCases(cases.map((part, index) => [share[index]!, part]));
+    states = [{ alpha, command, state }, ...states].slice(0, KEPT_STATES);
+    return state;
   };
   // The load is a quadratic form in the weights of the cases, so a state costs a handful of products.
   let known: Load[][] | null = null;

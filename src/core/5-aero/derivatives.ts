@@ -47,7 +47,14 @@ export interface ControlDerivatives {
   readonly yaw: number;
 }
 
-export function pitchDerivatives(model: AeroModel, alpha: number, command: number, about: Vector3): PitchDerivatives {
+/** @param rate flow of a unit of q/V about that point, where it is known */
+export function pitchDerivatives(
+  model: AeroModel,
+  alpha: number,
+  command: number,
+  about: Vector3,
+  rate: FlowCase = pitchRateCase(model, about, command),
+): PitchDerivatives {
   const { reference, matrices, extra } = model;
   const state = model.stateAt(alpha, command);
   const byAlpha = addLoads([
@@ -57,7 +64,6 @@ export function pitchDerivatives(model: AeroModel, alpha: number, command: numbe
   const total = model.loadAt(alpha, command, about);
   const slope = longitudinal(byAlpha, alpha, reference);
   const drag = longitudinal(total, alpha, reference).drag;
-  const rate = pitchRateCase(model, about, command);
   const byRate = addLoads([loadChange(matrices, state, rate, about), extra.perPitchRate(about)]);
   const perRate = longitudinal(scaleLoad(byRate, 2 / reference.meanChord), alpha, reference);
   const elevator = model.pitch.hasEven ? elevatorChange(model, state, alpha, about) : null;

@@ -1,5 +1,4 @@
 import { longitudinal, type LongitudinalCoefficients } from '@/core/5-aero/aeroModel';
-import { pitchRateCase } from '@/core/5-aero/derivatives';
 import type { FlowCase } from '@/core/5-aero/flowCase';
 import { addLoads, loadChange, type Load, scaleLoad } from '@/core/5-aero/forces';
 import { frictionChange } from '@/core/5-aero/friction';
@@ -35,7 +34,7 @@ const perStep = (at: number, load: (value: number) => Load): Load =>
 
 /** Asks for a solvable design. */
 export function smallLoads(solution: Solution): SmallLoads {
-  const { model, prepared, alpha, command, state, byAlpha, disturbances } = solution;
+  const { model, prepared, alpha, state, byAlpha, disturbances } = solution;
   const { about, reference, sections, air, design, surfacesOnly, lattice } = prepared;
   const { extra, matrices } = model;
   const data = surfacesOnly ? null : stripData(sections, air, design.conditions.cruiseSpeed);
@@ -55,9 +54,7 @@ export function smallLoads(solution: Solution): SmallLoads {
   return {
     // What drags beside the surfaces turns with the air as well, which the neutral point leaves out.
     byAlpha: upright(change(byAlpha, [perStep(alpha, (angle) => extra.atAlpha(angle, about))])),
-    byPitchRate: upright(
-      scaleLoad(change(pitchRateCase(model, about, command), [extra.perPitchRate(about)]), 2 / reference.meanChord),
-    ),
+    byPitchRate: upright(scaleLoad(change(solution.pitchRate, [extra.perPitchRate(about)]), 2 / reference.meanChord)),
     bySlip: sideways(change(disturbances.sideslip, [extra.perBeta(about)])),
     byRollRate: sideways(scaleLoad(change(disturbances.rollRate, []), perSpan)),
     byYawRate: sideways(scaleLoad(change(disturbances.yawRate, [extra.perYawRate(about)]), perSpan)),

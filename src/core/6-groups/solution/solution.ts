@@ -7,6 +7,7 @@ import {
   lateralDerivatives,
   type PitchDerivatives,
   pitchDerivatives,
+  pitchRateCase,
 } from '@/core/5-aero/derivatives';
 import { type DownwashReceiver, downwashReceiver } from '@/core/5-aero/downwash';
 import type { FlowCase } from '@/core/5-aero/flowCase';
@@ -115,7 +116,13 @@ export class Solution {
   }
 
   get pitch(): PitchDerivatives {
-    return this.#once('pitch', () => pitchDerivatives(this.model, this.alpha, this.command, this.prepared.about));
+    const { model, alpha, command, prepared } = this;
+    return this.#once('pitch', () => pitchDerivatives(model, alpha, command, prepared.about, this.pitchRate));
+  }
+
+  /** Flow of a unit of q/V about the balance point. */
+  get pitchRate(): FlowCase {
+    return this.#once('pitchRate', () => pitchRateCase(this.model, this.prepared.about, this.command));
   }
 
   /** Sideslip, roll rate and yaw rate about level flight. */
