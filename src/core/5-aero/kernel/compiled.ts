@@ -1,5 +1,6 @@
 import { bytes } from './kernel.as.ts?wasm';
 import type { LuFactors } from './factors';
+import { KernelMemory } from './kernelMemory';
 
 /** What the module gives: see `kernel.as.ts`. */
 interface Exports {
@@ -98,8 +99,6 @@ const HALVES = 48;
 export const LINE_HEAD = 8;
 /** Memory for matrices [bytes]: those of a few geometries of the finest lattice. */
 const ROOM = 640 * PAGE;
-/** As many laid matrices are written one beside the other. */
-const BESIDE = 16;
 /** Matrices with more rows or columns are left to TypeScript. */
 export const MOST_ROWS = 2048;
 /** Below so many rows a call costs more than it saves. */
@@ -130,32 +129,16 @@ interface Seen {
 /** Bytes for what two points see of a field. */
 const sightRoom = ({ edges, count }: PackedField): number => edges * (3 * NUMBER + WAKE + count * CORNER) + 16;
 
-/** Where a matrix lies in the module's memory; 0 once something else lies there. */
-interface Place {
-  at: number;
-  readonly bytes: number;
-}
-
-/**
- * The compiled kernel with its memory. Matrices that come in stay there until
- * newer ones need the room, so that what is asked of one often is copied
- * once: they must not change any more.
- */
+/** The compiled kernel with its memory. */
 export class CompiledKernel {
   readonly #exports: Exports;
+  readonly #memory: KernelMemory;
   readonly #numbers: Float64Array;
   readonly #integers: Int32Array;
-  readonly #bytes: Uint8Array;
-  readonly #known = new WeakMap<Float64Array, Place>();
-  /** Oldest first; the room is written round and round. */
-  readonly #places: Place[] = [];
   readonly #vectors: number;
   readonly #results: number;
   readonly #order: number;
   readonly #work: number;
-  readonly #begin: number;
-  readonly #end: number;
-  #next: number;
 
   constructor(exports: Exports) {
     this.#exports = exports;
@@ -165,41 +148,27 @@ export class CompiledKernel {
     this.#results = this.#vectors + 4 * MOST_ROWS * NUMBER;
     this.#order = this.#results + MOST_ROWS * NUMBER;
     this.#work = this.#order + MOST_ROWS * NUMBER;
-    this.#begin = this.#work + WORK;
-    this.#end = this.#begin + ROOM;
-    this.#next = this.#begin;
-    memory.grow(Math.ceil((this.#end - memory.buffer.byteLength) / PAGE));
-    this.#numbers = new Float64Array(memory.buffer);
-    this.#integers = new Int32Array(memory.buffer);
-    this.#bytes = new Uint8Array(memory.buffer);
+    const begin = this.#work + WORK;
+    memory.grow(Math.ceil((begin + ROOM - memory.buffer.byteLength) / PAGE));
+    this.#memory = new KernelMemory(memory.buffer, begin, ROOM);
+    this.#numbers = this.#memory.numbers;
+    this.#integers = this.#memory.integers;
   }
 
-  /**
-   * Room for a matrix with the module itself, to be written at once: nothing
-   * has to be brought there. Once newer ones need the room it is gone: see
-   * `isThere`. Null where it would leave no room for others beside it.
-   */
+  /** Room for a matrix to be written at once; null where there is none: see `KernelMemory`. */
   lay(size: number): Float64Array | null {
-    if (size * NUMBER > ROOM / BESIDE) return null;
-    const place = this.#take(size * NUMBER);
-    const matrix = this.#numbers.subarray(place.at / NUMBER, place.at / NUMBER + size);
-    this.#known.set(matrix, place);
-    return matrix;
+    return this.#memory.lay(size);
   }
 
   /** Whether a matrix that was laid still is what was written there. */
   isThere(matrix: Float64Array): boolean {
-    return !this.#isInside(matrix) || (this.#known.get(matrix)?.at ?? 0) > 0;
-  }
-
-  #isInside(matrix: Float64Array): boolean {
-    return matrix.buffer === this.#numbers.buffer;
+    return this.#memory.isThere(matrix);
   }
 
   /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
   multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
     const rows = a.length / columns;
-    const at = this.#placeOf(a);
+    const at = this.#memory.placeOf(a);
     this.#numbers.set(x, this.#vectors / NUMBER);
     this.#exports.multiply(at, rows, columns, this.#vectors, from, this.#results);
     return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + rows);
@@ -207,12 +176,12 @@ export class CompiledKernel {
 
   /** Largest magnitude of the entries from an index on; NaN or infinite where one of them is. */
   largestEntry(values: Float64Array, from: number): number {
-    return this.#exports.largest(this.#placeOf(values) + from * NUMBER, values.length - from);
+    return this.#exports.largest(this.#memory.freshPlaceOf(values) + from * NUMBER, values.length - from);
   }
 
   /** Σ |a[i, j]| over the rows and columns from…size−1, for every column. */
   columnSums(a: Float64Array, size: number, from: number): Float64Array {
-    this.#exports.columnSums(this.#placeOf(a), size, from, this.#results);
+    this.#exports.columnSums(this.#memory.freshPlaceOf(a), size, from, this.#results);
     return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + size);
   }
 
@@ -223,16 +192,16 @@ export class CompiledKernel {
     { size, block, from }: Pick<LuFactors, 'size' | 'block' | 'from'>,
     largest: number,
   ): number {
-    const at = this.#placeOf(values);
+    const at = this.#memory.freshPlaceOf(values);
     const failed = this.#exports.factorise(at, this.#order, size, block, from, largest);
-    if (!this.#isInside(values)) values.set(this.#numbers.subarray(at / NUMBER, at / NUMBER + values.length));
+    if (!this.#memory.isInside(values)) values.set(this.#numbers.subarray(at / NUMBER, at / NUMBER + values.length));
     order.set(this.#integers.subarray(this.#order / 4, this.#order / 4 + size));
     return failed;
   }
 
   /** Solves Aᵀ x = b. */
   solveTransposed({ values, order, size, from }: LuFactors, right: Float64Array): Float64Array {
-    const at = this.#placeOf(values);
+    const at = this.#memory.placeOf(values);
     const first = this.#vectors / NUMBER;
     this.#numbers.set(right, first);
     this.#exports.solveTransposed(at, size, from, this.#vectors);
@@ -243,7 +212,7 @@ export class CompiledKernel {
 
   /** Solves for the leading `unknowns`. */
   solveOne({ values, order, size, from }: LuFactors, right: Float64Array, unknowns: number): Float64Array {
-    const at = this.#placeOf(values);
+    const at = this.#memory.placeOf(values);
     const first = this.#vectors / NUMBER;
     for (let i = 0; i < unknowns; i++) this.#numbers[first + i] = right[i < from ? i : order[i]!]!;
     this.#exports.solveOne(at, size, from, unknowns, this.#vectors);
@@ -252,7 +221,7 @@ export class CompiledKernel {
 
   /** Up to four right sides at once: what is read of the factors serves all. */
   solveFour({ values, order, size, from }: LuFactors, rights: readonly Float64Array[]): Float64Array[] {
-    const at = this.#placeOf(values);
+    const at = this.#memory.placeOf(values);
     const numbers = this.#numbers;
     const begin = this.#vectors / NUMBER;
     let first = size;
@@ -337,7 +306,7 @@ export class CompiledKernel {
   ): boolean {
     const { lines, points, controls, twins, spreads } = seenLines;
     const matrices = [...halves.map(({ normal }) => normal), ...halves.flatMap(({ u, v, w }) => [u, v, w])];
-    if (matrices.some((matrix) => matrix && !this.#isInside(matrix))) return false;
+    if (matrices.some((matrix) => matrix && !this.#memory.isInside(matrix))) return false;
     const panels = field.edgeOf.length * field.count;
     const room = 2 * sightRoom(field) + 12 * panels * NUMBER;
     const seen = this.#see(field, frame ? [frame] : [], { xs: lines, spreads, room, answers: panels });
@@ -345,7 +314,7 @@ export class CompiledKernel {
     const { shoes, line, xs, out, work } = seen;
     this.#look(seen, { y: 0, z: 0, xs: { length: points } });
     this.#numbers.set(twins, out / NUMBER);
-    const addresses = [...matrices.map((matrix) => (matrix ? this.#placeOf(matrix) : 0)), out, seen.spread];
+    const addresses = [...matrices.map((matrix) => (matrix ? this.#memory.placeOf(matrix) : 0)), out, seen.spread];
     this.#integers.set(addresses, seen.halves / 4);
     const count = lines.length / (LINE_HEAD + points);
     this.#exports.seeBoth(shoes, xs, count, controls, line, seen.halves, work);
@@ -369,11 +338,11 @@ export class CompiledKernel {
     if (out + answers * NUMBER > this.#work + WORK || edges > MOST_ROWS) return null;
     frames.forEach((frame, index) => this.#numbers.set(frame, (framesAt + index * FRAME) / NUMBER));
     this.#numbers.set(xs, points / NUMBER);
-    spreads.forEach((each, index) => this.#bytes.set(each, spread + index * edges));
+    spreads.forEach((each, index) => this.#memory.bytes.set(each, spread + index * edges));
     const edgesAt = this.#results;
     this.#integers.set(edgeOf, edgesAt / 4);
     const directed = frames.length > 0 ? framesAt : 0;
-    this.#integers.set([this.#placeOf(places), edgesAt, directed, edges, count, edgeOf.length], shoes / 4);
+    this.#integers.set([this.#memory.placeOf(places), edgesAt, directed, edges, count, edgeOf.length], shoes / 4);
     return { shoes, line, halves, frames: framesAt, xs: points, spread, work, out };
   }
 
@@ -383,36 +352,6 @@ export class CompiledKernel {
   ): void {
     this.#numbers.set([y, z], line / NUMBER);
     this.#integers.set([xs, length, spread], line / 4 + 4);
-  }
-
-  #placeOf(matrix: Float64Array): number {
-    const known = this.#known.get(matrix);
-    if (known && known.at > 0) return known.at;
-    if (!this.isThere(matrix)) throw new Error('A matrix was asked for whose room newer ones have taken.');
-    return this.#bring(matrix);
-  }
-
-  #bring(matrix: Float64Array): number {
-    const place = this.#take(matrix.byteLength);
-    this.#numbers.set(matrix, place.at / NUMBER);
-    this.#known.set(matrix, place);
-    return place.at;
-  }
-
-  /** Room for so many bytes; what lay there is forgotten. */
-  #take(size: number): Place {
-    const rounded = Math.ceil(size / 16) * 16;
-    if (this.#next + rounded > this.#end) {
-      // What lies behind is the oldest: it goes first.
-      while (this.#places[0] && this.#places[0].at >= this.#next) this.#places.shift()!.at = 0;
-      this.#next = this.#begin;
-    }
-    const place = { at: this.#next, bytes: rounded };
-    this.#next += rounded;
-    while (this.#places[0] && this.#places[0].at >= place.at && this.#places[0].at < this.#next)
-      this.#places.shift()!.at = 0;
-    this.#places.push(place);
-    return place;
   }
 }
 
