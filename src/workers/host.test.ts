@@ -37,6 +37,12 @@ describe('what runs in a worker', () => {
     expect(told).toEqual(['stop']);
     await ask(false);
     expect(told).toEqual(['stop', 'stop', 'begin']);
+    // A longer job goes on after it: nothing is rehearsed beside that.
+    const long = service.run(2, 'remedies', { design, options }, null);
+    await ask(false);
+    service.cancel(2);
+    expect((await long).kind).toBe('cancelled');
+    expect(told).toEqual(['stop', 'stop', 'begin', 'stop', 'stop']);
   });
 
   test('an error is an answer in words', async () => {

@@ -37,6 +37,7 @@ function settledBy(name: JobName, input: unknown): Design | null {
  */
 export function makeService(locked: Promise<void>, rehearsal?: Rehearsal): WorkerService {
   const cancelled = new Set<number>();
+  let atWork = 0;
 
   const drive = async <Output>(
     id: number,
@@ -65,6 +66,7 @@ export function makeService(locked: Promise<void>, rehearsal?: Rehearsal): Worke
       ...[id, name, input, report]: Parameters<WorkerService['run']>
     ): Promise<Answer<OutputOf<Name>>> => {
       rehearsal?.interrupt();
+      atWork += 1;
       try {
         const work = WORK[name] as (given: unknown) => Steps<OutputOf<Name>>;
         return await drive(id, work(input), report);
@@ -72,8 +74,10 @@ export function makeService(locked: Promise<void>, rehearsal?: Rehearsal): Worke
         return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
       } finally {
         cancelled.delete(id);
+        atWork -= 1;
         const settled = settledBy(name, input);
-        if (settled) rehearsal?.awaitQuiet(settled);
+        // Another job may be at work between its pauses.
+        if (settled && atWork === 0) rehearsal?.awaitQuiet(settled);
       }
     },
     cancel: (id) => void cancelled.add(id),
