@@ -4,7 +4,10 @@ import { defineConfig } from 'vitest/config';
 import { assemblyScript } from './build/assemblyScript.ts';
 import { mutants } from './tests/thresholds/mutants.ts';
 
-const PURE = 'src/core,src/words,src/files,tests,cli,server,demo,bench';
+/** What is tested on a page. */
+const ON_PAGE = 'src/**/*.test.tsx';
+
+const NO_PLOT = fileURLToPath(new URL('./tests/noPlot.ts', import.meta.url));
 
 export default defineConfig({
   plugins: [assemblyScript(), react(), mutants()],
@@ -12,6 +15,8 @@ export default defineConfig({
     alias: {
       '@': fileURLToPath(new URL('./src', import.meta.url)),
       '#': fileURLToPath(new URL('./', import.meta.url)),
+      'react-plotly.js/factory': NO_PLOT,
+      'plotly.js': NO_PLOT,
     },
   },
   test: {
@@ -23,12 +28,12 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        // Pure functions: the modules are loaded once for all files.
-        test: { name: 'core', isolate: false, include: [`{${PURE}}/**/*.test.ts`] },
+        // Nothing of a page: the modules are loaded once for all files.
+        test: { name: 'core', isolate: false, include: ['{src,tests,cli,server,demo,bench}/**/*.test.ts'] },
       },
       {
         extends: true,
-        test: { name: 'app', include: ['src/**/*.test.{ts,tsx}'], exclude: [`{${PURE}}/**`] },
+        test: { name: 'page', environment: 'jsdom', include: [ON_PAGE] },
       },
     ],
   },

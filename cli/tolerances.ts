@@ -22,7 +22,8 @@ and stall), noTipStall, rollTrimmable, firstThrow (all of them, and a throw by h
 that goes well, with full power where its drive is known; null where it is not
 launched by hand); shares: what of the variance
 of an output each input brings; inputs: what was off by how much, one standard
-deviation; all: chance that all verdicts hold that building decides, throws left
+deviation; found: how far off the finished aircraft was read to be, about which it
+is drawn then (a balance point among the bench readings of the file); all: chance that all verdicts hold that building decides, throws left
 out; tighten: to how much each input alone, and to what share all that hands set
 together, would have to come down for that to be 0.95 (null where even exact ones
 do not do), and what exact ones bring;
@@ -60,7 +61,7 @@ function main(): void {
   const seed = wholeOf('seed', values.seed, 0, 0x7fffffff);
   const read = readDesignText(readOrRefuse(file));
   if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
-  const told = finish(tolerate(read.design, { draws, seed }));
+  const told = finish(tolerate(read.design, { draws, seed, readings: read.records.benchReadings }));
   if (!told.ok) return refuse([`${file}: ${told.because}`]);
   const { failed, outputs, chances, reasons, tolerances } = told;
   const entries = Object.entries(outputs);
@@ -71,6 +72,7 @@ function main(): void {
     seed,
     failed,
     inputs: Object.fromEntries(tolerances.map(({ id, sigma }) => [id, sigma])),
+    found: Object.fromEntries(tolerances.flatMap(({ id, mean }) => (mean === undefined ? [] : [[id, mean]]))),
     outputs: Object.fromEntries(
       entries.map(([name, { shares: _shares, counts: _counts, from: _from, to: _to, ...spread }]) => [name, spread]),
     ),

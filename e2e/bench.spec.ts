@@ -70,9 +70,9 @@ test('a whole build is rehearsed: made-up errors are read by made-up meters, shi
 }) => {
   test.slow();
   const noErrors = watchErrors(page);
-  await openDesign(page, 'Polly Drift', 'Bench');
+  await openDesign(page, 'Tideline Plank', 'Bench');
   await page.getByRole('button', { name: 'Rehearse on a copy' }).click();
-  await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('Polly Drift copy');
+  await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('Tideline Plank copy');
   await expect(page.getByRole('button', { name: 'End the rehearsal' })).toBeVisible();
   const gates = page.getByRole('listitem').filter({ has: page.getByRole('status', { name: /^Gate of / }) });
   await expect(gates.first()).toBeVisible();

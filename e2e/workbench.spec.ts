@@ -141,7 +141,10 @@ test('a drag is one step back, and the pack slides on the beam', async ({ page }
   await expect(page.getByLabel('Pack 3 cells 1300 at')).toHaveValue('210');
 });
 
-test.describe('bad input is a sentence, never a blank screen', () => {
+test('bad input is a sentence, never a blank screen', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman');
+  const before = await beamNumbers(page);
+  const input = (label: string) => field(page, label);
   for (const [label, typed, message] of [
     ['root chord', '-200', /between 5 mm and 3000 mm/],
     ['root chord', '2', /cannot be cut from board/],
@@ -149,16 +152,13 @@ test.describe('bad input is a sentence, never a blank screen', () => {
     ['tip from root', '0', /root to tip|between/],
     ['Incidence', '80', /stalled/],
   ] as const) {
-    test(`${label} ${typed}`, async ({ page }) => {
-      await openDesign(page, 'Lagoon Postman');
-      const before = await beamNumbers(page);
-      const input = field(page, label);
-      await input.fill(typed);
-      await input.press('Enter');
-      await expect(page.getByRole('alert')).toContainText(message);
-      await expect(input).toHaveAttribute('aria-invalid', 'true');
-      expect(await beamNumbers(page)).toEqual(before);
-    });
+    await input(label).fill(typed);
+    await input(label).press('Enter');
+    await expect(page.getByRole('alert')).toContainText(message);
+    await expect(input(label)).toHaveAttribute('aria-invalid', 'true');
+    expect(await beamNumbers(page)).toEqual(before);
+    await input(label).press('Escape');
+    await expect(page.getByRole('alert')).toHaveCount(0);
   }
 });
 
@@ -216,8 +216,8 @@ test.describe('the fleet is computed in the worker as on the command line', () =
     execFileSync(process.execPath, ['dist/node/analyse.js', ...args], { encoding: 'utf8' });
 
   const all = command('--list').trim().split('\n');
-  // One in three; the campaign takes them all, a few at a time.
-  const names = process.env['CAMPAIGN'] ? all : all.filter((_, index) => index % 3 === 0);
+  // One in four; the campaign takes them all, a few at a time.
+  const names = process.env['CAMPAIGN'] ? all : all.filter((_, index) => index % 4 === 0);
   const PARTS = Math.ceil(names.length / 3);
   for (let part = 0; part < PARTS; part++) {
     const mine = names.filter((_, index) => index % PARTS === part);

@@ -4,24 +4,24 @@ import type { Design } from '@/core/2-document/schema/design';
 import { openDatabase } from '@/storage/database';
 import { type DesignStore, designStore } from '@/storage/designStore';
 import { makeStore, type Session } from '@/store/store';
+import type { AnalyseInput } from '@/workers/contract';
 import { WORK } from '@/workers/jobs';
 import type { JobClient } from '@/workers/lanes';
 
-const COARSE = { grid: { strips: 6, chordwise: 3 }, without: ['bands'] } as const;
+/** On a coarse lattice and without bands, whatever else is left out. */
+const coarse = ({ design, options }: AnalyseInput): AnalyseInput => ({
+  design,
+  options: { ...options, grid: { strips: 6, chordwise: 3 }, without: [...(options?.without ?? []), 'bands'] },
+});
 
-/** Computes at once, in this thread, on a coarse lattice and without bands, remedies too: each costs an analysis. */
+/** Computes at once, in this thread and coarsely, remedies too where they are asked for: each costs an analysis. */
 export const thorough: JobClient = {
   pool: 2,
-  live: async ({ design, options }) => ({
-    kind: 'done',
-    output: finish(
-      WORK.analyse({ design, options: { ...options, ...COARSE, without: [...(options?.without ?? []), 'bands'] } }),
-    ),
-  }),
+  live: async (input) => ({ kind: 'done', output: finish(WORK.analyse(coarse(input))) }),
   ask: async (name, input) => {
-    const coarse = name === 'analyse' || name === 'remedies' ? { ...input, options: COARSE } : input;
+    const isAnalysis = name === 'analyse' || name === 'remedies';
     const work = WORK[name] as (given: unknown) => Steps<never>;
-    return { kind: 'done', output: finish(work(coarse)) };
+    return { kind: 'done', output: finish(work(isAnalysis ? coarse(input as AnalyseInput) : input)) };
   },
   cancel: () => {},
   close: () => {},

@@ -1,4 +1,5 @@
 import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import type { SweepTold, SweptPlace } from '@/workers/contract';
 import {
@@ -42,9 +43,11 @@ export const stopComparing =
   (dispatch, _getState, { jobs }) =>
     dispatch(stop(work, jobs.pool));
 
-/** Builds the design a thousand times as hands and boards are. */
-export const buildOften = (design: Design): AppThunk<Promise<void>> =>
-  doing('tolerances', { design, draws: DRAWS, seed: SEED }, (result) => tolerancesTold({ of: design, result }));
+/** Builds the design a thousand times as hands and boards are, as far as readings on the bench leave that open. */
+export const buildOften = (design: Design, readings: readonly RecordOf<'benchReadings'>[]): AppThunk<Promise<void>> =>
+  doing('tolerances', { design, draws: DRAWS, seed: SEED, readings }, (result) =>
+    tolerancesTold({ of: design, result }),
+  );
 
 /** Takes one number of the design from one end to the other, or two through all their pairs, on all workers at once. @param outputs all that may be looked at */
 export const sweepInputs =

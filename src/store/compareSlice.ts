@@ -95,6 +95,11 @@ export const compareSlice = createSlice({
       swept: payload,
       picked: null,
     }),
+    /** What of the sweep is looked at: all of it was computed. */
+    sweepShown: (state, { payload }: PayloadAction<string>) =>
+      state.swept === null
+        ? state
+        : { ...state, swept: { ...state.swept, asked: { ...state.swept.asked, output: payload } } },
     placePicked: (state, { payload }: PayloadAction<number | null>) => ({ ...state, picked: payload }),
     searchTold: (state, { payload }: PayloadAction<NonNullable<CompareState['searched']>>) => ({
       ...state,
@@ -136,6 +141,7 @@ export const {
   compareWentOn,
   tolerancesTold,
   sweepTold,
+  sweepShown,
   placePicked,
   searchTold,
   variantSet,

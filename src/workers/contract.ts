@@ -22,7 +22,7 @@ import type { Diagnosis } from '@/core/8-field/diagnose';
 import type { OutputValue } from '@/core/9-compare/outputs';
 import type { Goal } from '@/core/9-compare/search/goal';
 import type { SearchTold } from '@/core/9-compare/search/search';
-import type { Tolerated } from '@/core/9-compare/tolerances/tolerances';
+import type { Tolerated, ToleranceOptions } from '@/core/9-compare/tolerances/tolerances';
 import type { Varied } from '@/core/9-compare/variedInput';
 import type { Variant } from '@/core/9-compare/variants/variant';
 import type { Lesson, LessonSources } from '@/core/8-field/learn';
@@ -60,7 +60,7 @@ export interface Jobs {
   cutBack: { input: CutBackInput; output: readonly (CutTold | null)[] };
   /** Built often, as hands and boards are. */
   tolerate: {
-    input: { readonly design: Design; readonly draws: number; readonly seed: number };
+    input: { readonly design: Design } & ToleranceOptions;
     output: TolerancesTold;
   };
   /** One or two inputs from one end to the other, and what comes out. */

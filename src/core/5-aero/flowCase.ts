@@ -1,6 +1,5 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { HalfProblem, InfluenceMatrices } from './influence';
-import type { LegInfluence } from './legInfluence';
 import type { Lattice } from './lattice';
 import { multiplyRows, solveFactored } from './kernel/luFactors';
 import { noFlowAt } from './noFlow';
@@ -63,7 +62,7 @@ export function solveCase(matrices: InfluenceMatrices, input: CaseInput): FlowCa
   const right = normalOnset(matrices, input);
   const circulation = solveFactored(halfOf(matrices, input.parity).factors, right);
   expectBelievable(matrices.lattice, right, circulation);
-  return withVelocities(matrices, input.parity, circulation, input.onset);
+  return new SolvedCase(matrices, input.parity, circulation, input.onset);
 }
 
 /**
@@ -111,7 +110,7 @@ export function solveCaseWithoutTail(matrices: InfluenceMatrices, input: CaseInp
   const { factors } = halfOf(matrices, input.parity);
   const circulation = new Float64Array(factors.size);
   circulation.set(solveFactored(factors, normalOnset(matrices, input), factors.block));
-  return withVelocities(matrices, input.parity, circulation, input.onset);
+  return new SolvedCase(matrices, input.parity, circulation, input.onset);
 }
 
 /** The circulation that holds against an induced velocity along the normals, and what it induces in turn. */
@@ -125,7 +124,7 @@ export function solveInduced(
   const right = normal.map((value, i) => (parity === 'symmetric' && !matrices.lattice.doubled[i] ? 0 : -value));
   const circulation = new Float64Array(factors.size);
   circulation.set(solveFactored(factors, right, withoutTail ? factors.block : factors.size));
-  return withVelocities(matrices, parity, circulation, STILL_AIR);
+  return new SolvedCase(matrices, parity, circulation, STILL_AIR);
 }
 
 /** @throws NoFlowError when that half has no answer */
@@ -161,43 +160,83 @@ function normalOnset(matrices: InfluenceMatrices, input: CaseInput): Float64Arra
   return right;
 }
 
-type Triple = [Float64Array, Float64Array, Float64Array];
+type AtForces = Readonly<Record<'u' | 'v' | 'w', Float64Array>>;
+type AtLegs = Readonly<Record<'legV' | 'legW', Float64Array>>;
 
-function withVelocities(
-  matrices: InfluenceMatrices,
-  parity: Parity,
-  circulation: Float64Array,
-  onset: Onset,
-): FlowCase {
+/** What is known of a case by its circulation; the air is moved when it is first asked for: many a case is only asked for its lift. */
+class SolvedCase implements FlowCase {
+  readonly #matrices: InfluenceMatrices;
+  #forces: AtForces | null = null;
+  #legs: AtLegs | null = null;
+
+  constructor(
+    matrices: InfluenceMatrices,
+    readonly parity: Parity,
+    readonly circulation: Float64Array,
+    readonly onset: Onset,
+  ) {
+    this.#matrices = matrices;
+  }
+
+  get u(): Float64Array {
+    return this.#atForces().u;
+  }
+
+  get v(): Float64Array {
+    return this.#atForces().v;
+  }
+
+  get w(): Float64Array {
+    return this.#atForces().w;
+  }
+
+  get legV(): Float64Array {
+    return this.#atLegs().legV;
+  }
+
+  get legW(): Float64Array {
+    return this.#atLegs().legW;
+  }
+
+  #atForces(): AtForces {
+    return (this.#forces ??= forceVelocities(this.#matrices, this));
+  }
+
+  #atLegs(): AtLegs {
+    return (this.#legs ??= legVelocities(this.#matrices, this));
+  }
+}
+
+type Carried = Pick<FlowCase, 'parity' | 'circulation' | 'onset'>;
+
+/** Where left and right are equal, fins on the centre line carry nothing. */
+const firstThatCarries = (lattice: Lattice, parity: Parity) => (parity === 'symmetric' ? lattice.centrePanels : 0);
+
+function forceVelocities(matrices: InfluenceMatrices, { parity, circulation, onset }: Carried): AtForces {
   const n = matrices.lattice.panels;
-  const { bound, legs } = matrices.halves()[parity];
-  // Where left and right are equal, fins on the centre line carry nothing.
-  const from = parity === 'symmetric' ? matrices.lattice.centrePanels : 0;
-  const [u, v, w] = [bound.u, bound.v, bound.w].map((side) => multiplyRows(side, n, circulation, from)) as Triple;
+  const { bound } = matrices.halves()[parity];
+  const from = firstThatCarries(matrices.lattice, parity);
+  const induced = (side: Float64Array) => multiplyRows(side, n, circulation, from);
+  const [u, v, w] = [induced(bound.u), induced(bound.v), induced(bound.w)];
+  if (isStill(onset)) return { u, v, w };
   for (let i = 0; i < n; i++) {
     const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
     u[i]! += ou;
     v[i]! += ov;
     w[i]! += ow;
   }
-  return { parity, circulation, onset, u, v, w, ...legVelocities(matrices, { parity, circulation, onset, legs }) };
+  return { u, v, w };
 }
 
-function legVelocities(
-  { field, lattice }: InfluenceMatrices,
-  {
-    parity,
-    circulation,
-    onset,
-    legs,
-  }: Pick<FlowCase, 'parity' | 'circulation' | 'onset'> & { readonly legs: LegInfluence | null },
-): Pick<FlowCase, 'legV' | 'legW'> {
+function legVelocities({ field, lattice, halves }: InfluenceMatrices, { parity, circulation, onset }: Carried): AtLegs {
   const { count } = lattice.cells;
   const n = lattice.panels;
-  const from = parity === 'symmetric' ? lattice.centrePanels : 0;
+  const from = firstThatCarries(lattice, parity);
   const pieces = field.edges * count;
+  const { legs } = halves()[parity];
   const legV = legs ? multiplyRows(legs.v, n, circulation, from) : new Float64Array(pieces);
   const legW = legs ? multiplyRows(legs.w, n, circulation, from) : new Float64Array(pieces);
+  if (isStill(onset)) return { legV, legW };
   for (let edge = 0; edge < field.edges; edge++) {
     for (let k = 0; k < count; k++) {
       const piece = edge * count + k;
@@ -208,6 +247,8 @@ function legVelocities(
   }
   return { legV, legW };
 }
+
+const isStill = ({ linear, turn }: Onset): boolean => [...linear, ...turn].every((part) => part === 0);
 
 /** Weighted sum of cases of one parity that turn about the same point. */
 export const combineCases = (parts: readonly (readonly [number, FlowCase])[]): FlowCase => new CombinedCase(parts);

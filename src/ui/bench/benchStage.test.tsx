@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';

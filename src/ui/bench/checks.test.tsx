@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';

@@ -6,6 +6,15 @@ import { BALANCE, GRID, INK, PAPER, STOP } from './looks';
 
 const Plot = createPlotlyComponent(Plotly);
 
+export interface MapLimit {
+  readonly name: string;
+  readonly value: number;
+  readonly values?: readonly (readonly (number | null)[])[];
+}
+
+/** Lines of limits one beside the other; that of what is mapped first, and wider. */
+const DASHES = ['dash', 'dot', 'dashdot', 'longdash', 'longdashdot'] as const;
+
 interface MapChartProps {
   readonly caption: string;
   readonly x: { readonly title: string; readonly values: readonly number[] };
@@ -13,8 +22,8 @@ interface MapChartProps {
   /** Row by row, the first row at the first y; null where there is none. */
   readonly values: readonly (readonly (number | null)[])[];
   readonly value: string;
-  /** Lines that what is mapped should not cross. */
-  readonly limits: readonly { readonly name: string; readonly value: number }[];
+  /** Lines that what is mapped should not cross, or another number of the same places, in a unit of its own. */
+  readonly limits: readonly MapLimit[];
   /** Places that are marked: as drawn, and the one that is tried. */
   readonly marks: readonly { readonly name: string; readonly x: number; readonly y: number }[];
   readonly onPick: (column: number, row: number) => void;
@@ -43,11 +52,12 @@ export default function MapChart({ caption, x, y, values, value, limits, marks, 
               showscale: false,
               hovertemplate: `%{x:.4~g}, %{y:.4~g}: %{z:.4~g}<extra></extra>`,
             },
-            ...limits.map((limit) => ({
+            ...limits.map((limit, index) => ({
               ...grid,
+              z: limit.values?.map((row) => [...row]) ?? z,
               name: limit.name,
               contours: { type: 'constraint', operation: '=', value: limit.value, coloring: 'none' },
-              line: { color: STOP, width: 2.5, dash: 'dash' },
+              line: { color: STOP, width: limit.values ? 1.5 : 2.5, dash: DASHES[index % DASHES.length] },
               showscale: false,
               showlegend: true,
               hoverinfo: 'skip' as const,

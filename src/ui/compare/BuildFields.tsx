@@ -1,9 +1,12 @@
 import { useState } from 'react';
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import { buildOften } from '@/store/compare';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useRecords } from '../records/useRecords';
+import { formatLength } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
@@ -18,24 +21,36 @@ export function BuildFields({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const tolerated = useAppSelector((state) => state.compare.tolerated);
   const told = tolerated?.result.ok ? tolerated.result : null;
+  const readings = useRecords('benchReadings');
   const says = useSigmaWords();
+  const units = useAppSelector((state) => state.settings.units);
   return (
     <>
       <Section title="As it may be built">
-        <Works work="tolerances" words="Build it 1,000 times" start={() => void dispatch(buildOften(design))} />
+        <Works
+          work="tolerances"
+          words="Build it 1,000 times"
+          start={() => void dispatch(buildOften(design, readings))}
+        />
         {told && (
           <div className="mt-1.5">
             {told.tolerances.map((tolerance) => (
               <Fact key={tolerance.id} label={`Off by, ±1σ: ${inputWords(design, tolerance.id)}`}>
                 {says(tolerance)}
+                {tolerance.mean !== undefined && (
+                  <span className="block text-label text-faint">
+                    about where it was read, {formatLength(millimetresFromMetres(Math.abs(tolerance.mean)), units, 1)}{' '}
+                    {tolerance.mean >= 0 ? 'behind' : 'ahead of'} the drawn one
+                  </span>
+                )}
               </Fact>
             ))}
           </div>
         )}
         <p className="mt-1 text-label text-faint">
-          Angles as hands set them, closer where they were measured; weights closer where they were weighed; sections
-          and boards by their bands or your own figures. No wind, no pilot: it says what building does, not that it is
-          safe.
+          Angles as hands set them, closer where they were measured; weights closer where they were weighed; the balance
+          point where two scales found it; sections and boards by their bands or your own figures. No wind, no pilot: it
+          says what building does, not that it is safe.
         </p>
       </Section>
       <OwnTolerances design={design} />

@@ -31,6 +31,9 @@ export function BuiltOften({ told, design, isOlder }: BuiltOftenProps) {
       <Chances told={told} />
       <Tighten told={told} design={design} />
       <Spreads told={told} design={design} />
+      {told.reasons['balance'] !== undefined && (
+        <p className="mt-1 max-w-xl text-label text-stop">{told.reasons['balance']}</p>
+      )}
       {Object.entries(told.reasons)
         .filter(([name]) => name.startsWith('/'))
         .map(([name, because]) => (

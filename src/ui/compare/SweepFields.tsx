@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
+import { limitsOf } from '@/core/9-compare/limits';
 import { sweepInputs } from '@/store/compare';
-import { useAppDispatch } from '@/store/hooks';
+import { sweepShown } from '@/store/compareSlice';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import type { InputRange } from '@/workers/contract';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
@@ -17,7 +19,8 @@ export function SweepFields({ design }: { readonly design: Design }) {
   const inputs = variedInputs(design);
   const [chosen, setChosen] = useState<readonly string[]>(inputs.slice(0, 1).map(([name]) => name));
   const [typed, setTyped] = useState<readonly InputRange[]>([]);
-  const [output, setOutput] = useState(SWEPT_OUTPUTS[0]![0]);
+  const shown = useAppSelector((state) => state.compare.swept?.asked.output);
+  const [output, setOutput] = useState(shown ?? SWEPT_OUTPUTS[0]![0]);
   const [slides, setSlides] = useState(NONE);
   const known = chosen.filter((name) => inputs.some(([one]) => one === name));
   if (inputs.length === 0 || known.length === 0)
@@ -32,9 +35,8 @@ export function SweepFields({ design }: { readonly design: Design }) {
   const items = slidingItems(design);
   const start = () => {
     const asked = { inputs: known.map(rangeOf), slides: slides === NONE ? null : slides, output };
-    // A curve is cheap enough for everything that can be looked at, a map for one number.
-    const outputs = known.length > 1 ? [output] : SWEPT_OUTPUTS.map(([name]) => name);
-    void dispatch(sweepInputs(design, asked, outputs));
+    const names = [...SWEPT_OUTPUTS, ...limitsOf(design).map(({ name }) => [name])].map(([name]) => name!);
+    void dispatch(sweepInputs(design, asked, [...new Set(names)]));
   };
   return (
     <Section title="What a number does">
@@ -69,7 +71,10 @@ export function SweepFields({ design }: { readonly design: Design }) {
           label="Shows"
           value={output}
           options={SWEPT_OUTPUTS.map(([name, words]) => [name, words] as const)}
-          onChange={setOutput}
+          onChange={(name) => {
+            setOutput(name);
+            dispatch(sweepShown(name));
+          }}
         />
       </div>
       <Works work="sweep" words={second === undefined ? 'Sweep it' : 'Map it'} start={start} />

@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
-import { limitsOf } from '@/core/9-compare/limits';
+import { limitsOf, missed } from '@/core/9-compare/limits';
 import { takeOverPlace } from '@/store/compare';
 import { type CompareState, placePicked } from '@/store/compareSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -11,7 +11,7 @@ import type MapChart from '../charts/MapChart';
 import { axisOf, documentAxis } from '../sheet/unitAxes';
 import { Button } from '../shell/buttons';
 import { late } from '../shell/Late';
-import { drawnInput, outputText, SWEPT_OUTPUTS, unitOfInput, varied } from './compareWords';
+import { DEMAND_WORDS, drawnInput, outputText, SWEPT_OUTPUTS, unitOfInput, varied } from './compareWords';
 import { nameOfRevision, takenOver } from './takenOver';
 
 const meanwhile = <p className="text-faint">Drawing…</p>;
@@ -76,9 +76,22 @@ function useSwept(of: Design, asked: SweptProps['asked']) {
     }),
     limits: limitsOf(of)
       .filter(({ name }) => name === asked.output)
-      .map(({ kind, value }) => ({ name: kind === 'least' ? 'least wanted' : 'most wanted', value: up.to(value) })),
+      .map(({ kind, value }) => ({ name: WANTED[kind], value: up.to(value) })),
   };
 }
+
+const WANTED = { least: 'least wanted', most: 'most wanted' } as const;
+
+/** What is asked of other numbers than the one that is mapped, and how far each place keeps to it. */
+const limitsOfOthers = (of: Design, { output }: SweptProps['asked'], places: readonly SweptPlace[]) =>
+  limitsOf(of)
+    .filter(({ name }) => name !== output)
+    .map((limit) => {
+      const values = places.map(({ outputs }) => outputs[limit.name]?.value ?? null);
+      const words = DEMAND_WORDS[limit.name]?.[0] ?? limit.name;
+      const keeps = values.filter((value) => missed(limit, value) === 0).length;
+      return { words, name: `${words}: ${WANTED[limit.kind]}`, value: limit.value, values, keeps };
+    });
 
 function SweptCurve({ of, asked, places }: PlacesProps) {
   const dispatch = useAppDispatch();
@@ -138,21 +151,44 @@ function SweptMap({ of, asked, places }: PlacesProps) {
     const { value } = places[column * rows.length + row]!.outputs[asked.output]!;
     return value === null ? null : up.to(value);
   };
+  const others = limitsOfOthers(of, asked, places);
+  const wordsOf = (which: typeof others) => which.map((other) => other.words.toLowerCase()).join(', ');
+  const [everywhere, nowhere] = [
+    others.filter(({ keeps }) => keeps === places.length),
+    others.filter(({ keeps }) => keeps === 0),
+  ];
   const drawn = asked.inputs.map(({ name }) => drawnInput(of, name));
   const tried = picked === null ? undefined : places[picked];
   const markAt = (name: string, at: readonly (number | undefined)[]) =>
     at[0] === undefined || at[1] === undefined ? [] : [{ name, x: across!.to(at[0]), y: upwards!.to(at[1]) }];
   return (
-    <LateMap
-      caption={`${words} over ${names.join(' and ')}`}
-      x={{ title: across!.title, values: columns.map(across!.to) }}
-      y={{ title: upwards!.title, values: rows.map(upwards!.to) }}
-      values={rows.map((_, row) => columns.map((__, column) => valueAt(column, row)))}
-      value={title}
-      limits={limits}
-      marks={[...markAt('as drawn', drawn), ...(tried ? markAt('tried', tried.at) : [])]}
-      onPick={(column, row) => dispatch(placePicked(column * rows.length + row))}
-    />
+    <>
+      <LateMap
+        caption={`${words} over ${names.join(' and ')}`}
+        x={{ title: across!.title, values: columns.map(across!.to) }}
+        y={{ title: upwards!.title, values: rows.map(upwards!.to) }}
+        values={rows.map((_, row) => columns.map((__, column) => valueAt(column, row)))}
+        value={title}
+        limits={[
+          ...limits,
+          ...others
+            .filter(({ keeps }) => keeps > 0 && keeps < places.length)
+            .map(({ name, value, values }) => ({
+              name,
+              value,
+              values: rows.map((_, row) => columns.map((__, column) => values[column * rows.length + row]!)),
+            })),
+        ]}
+        marks={[...markAt('as drawn', drawn), ...(tried ? markAt('tried', tried.at) : [])]}
+        onPick={(column, row) => dispatch(placePicked(column * rows.length + row))}
+      />
+      {everywhere.length > 0 && (
+        <p className="text-label text-faint">All over this map within its limit: {wordsOf(everywhere)}.</p>
+      )}
+      {nowhere.length > 0 && (
+        <p className="text-label text-stop">Nowhere on this map within its limit: {wordsOf(nowhere)}.</p>
+      )}
+    </>
   );
 }
 

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
@@ -6,6 +5,8 @@ import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { finish } from '@/core/1-base/steps';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
+import { gramsFromKilograms, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { numbersOf } from '@/core/6-groups/solve';
 import { field } from '@/core/2-document/edit/field';
 import { undone } from '@/store/documentSlice';
 import { setFields } from '@/store/edit';
@@ -82,8 +83,18 @@ test('inputs are called by what they are: usual ones, those that move several nu
 });
 
 test('a number gets a ± of its own, in the document, and loses it again', async () => {
-  const { hand, design: now, dispatch } = await stage();
+  const { hand, design: now, dispatch, designs, id } = await stage();
   const [wing] = design.surfaces;
+  const cg = millimetresFromMetres(numbersOf(design).mass.cg![0]);
+  const at = '2026-11-20T10:00:00Z';
+  await designs.records.put('benchReadings', id, {
+    id: 'r1',
+    what: 'balance',
+    value: cg + 2,
+    plusMinus: 1,
+    at,
+    notes: '',
+  });
   await choose(hand, 'Give a number its own ±', `${wing!.name}: root chord`);
   await fill(hand, `± ${wing!.name}: root chord`, '6');
   expect(now().tolerances).toEqual([{ field: `/surfaces/${wing!.id}/stations/0/chord`, plusMinus: 6 }]);
@@ -92,6 +103,9 @@ test('a number gets a ± of its own, in the document, and loses it again', async
     timeout: 30_000,
   });
   expect(off.parentElement!.textContent).toContain('3 mm');
+  // The balance point that two scales found is built about.
+  const balance = screen.getByText('Off by, ±1σ: balance point').parentElement!;
+  expect(balance.textContent).toMatch(/0\.5 mm.*about where it was read, 2 mm behind the drawn one/);
   dispatch(undone());
   expect(now().tolerances).toEqual([]);
 }, 60_000);
@@ -127,7 +141,11 @@ test('one number goes from one end to the other; the design stays as it is until
 }, 60_000);
 
 test('two numbers make a map with what is drawn and what is asked; a place of it is tried', async () => {
-  const { hand, design: now } = await stage();
+  const { hand, design: now, dispatch, analysis } = await stage();
+  // As heavy as it is drawn parts the map, a wing of five metres is nowhere on it.
+  const grams = gramsFromKilograms(analysis().mass.total!);
+  dispatch(setFields([field('brief', 'maximumMass').to(grams), field('brief', 'maximumSpan').to(5000)]));
+  const before = now();
   await hand.click(screen.getByRole('radio', { name: 'One number' }));
   const [wing] = design.surfaces;
   await choose(hand, 'Goes through', `${wing!.name}: all chords`);
@@ -140,16 +158,26 @@ test('two numbers make a map with what is drawn and what is asked; a place of it
     y: { values: number[] };
     values: (number | null)[][];
     marks: { name: string; x: number }[];
-    limits: { name: string; value: number }[];
+    limits: { name: string; value: number; values?: number[][] }[];
   };
   expect([map.x.values.length, map.y.values.length, map.values.length]).toEqual([11, 11, 11]);
   expect(map.marks[0]).toMatchObject({ name: 'as drawn', x: 100 });
-  expect(map.limits).toEqual([{ name: 'least wanted', value: 100 * design.balance.minimumStaticMargin }]);
+  expect(map.limits[0]).toEqual({ name: 'least wanted', value: 100 * design.balance.minimumStaticMargin });
+  // What is asked of other numbers stands in it where it parts the map, and is told where it does not.
+  expect(map.limits.slice(1)).toMatchObject([{ name: 'Mass: most wanted', value: grams / 1000 }]);
+  const heaviest = map.limits[1]!.values!.map((row) => row.at(-1)!);
+  heaviest.forEach((mass) => expect(mass).toBeGreaterThan(grams / 1000));
+  expect(screen.getByText('All over this map within its limit: span.')).toBeTruthy();
   // Deeper chords bring the neutral point nearer the balance point, in chords, at every speed.
   map.values.forEach((row) => expect(row[0]).toBeGreaterThan(row.at(-1)!));
   await hand.click(screen.getByRole('button', { name: 'press the map' }));
   expect(await screen.findByText(/all chords 80 %, Cruise speed/)).toBeTruthy();
-  expect(now()).toEqual(design);
+  // All numbers are known at every place: another one is looked at without mapping anew.
+  expect(screen.getByText('Best glide ratio').nextElementSibling!.textContent).toMatch(/^[\d.]+$/);
+  await choose(hand, 'Shows', 'Mass');
+  const caption = () => (JSON.parse(screen.getByTestId('map').textContent!) as { caption: string }).caption;
+  expect(caption()).toMatch(/^Mass over /);
+  expect(now()).toEqual(before);
 }, 90_000);
 
 test('designs stand side by side with best and worst, what moved by part, and as a table to save', async () => {

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { toast } from 'sonner';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Typeset } from '../numbers/Typeset';
-import { linear, type Interval, type Scale } from './scale';
+import { linear, type Interval, type Scale, ticksApart } from './scale';
 
 export interface Axis {
   readonly domain: Interval;
@@ -23,6 +23,9 @@ export const scalesOf = (box: Box, x: Axis, y: Axis): { u: Scale; v: Scale } => 
   v: linear(y.domain, [box.top + box.height, box.top]),
 });
 
+/** Nearer than that numbers one over the other cannot be read [px]. */
+const LINE = 13;
+
 interface PlotFrameProps {
   readonly box: Box;
   readonly x: Axis;
@@ -34,13 +37,14 @@ interface PlotFrameProps {
 export function PlotFrame({ box, x, y, children }: PlotFrameProps) {
   const { u, v } = scalesOf(box, x, y);
   const bottom = box.top + box.height;
+  const upwards = ticksApart(v, y.ticks ?? 5, LINE);
   return (
     <g fontSize={11} fill="var(--color-faint)">
       <g aria-hidden="true" stroke="var(--color-soft)">
         {u.ticks(x.ticks ?? 6).map((tick) => (
           <path key={tick} d={`M${u(tick)} ${box.top} V${bottom}`} />
         ))}
-        {v.ticks(y.ticks ?? 5).map((tick) => (
+        {upwards.map((tick) => (
           <path key={tick} d={`M${box.left} ${v(tick)} h${box.width}`} />
         ))}
       </g>
@@ -50,7 +54,7 @@ export function PlotFrame({ box, x, y, children }: PlotFrameProps) {
             {x.format(tick)}
           </text>
         ))}
-        {v.ticks(y.ticks ?? 5).map((tick) => (
+        {upwards.map((tick) => (
           <text key={tick} x={box.left - 5} y={v(tick) + 3} textAnchor="end">
             {y.format(tick)}
           </text>

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { between, type Field, isolines } from './isolines';
-import { pathThrough, spanOf, valueAt } from './scale';
+import { linear, pathThrough, spanOf, ticksApart, valueAt } from './scale';
 
 const across = [0, 1, 2, 3, 4, 5, 6];
 const up = [0, 10, 20, 30, 40];
@@ -74,4 +74,11 @@ test('curves are read between their points and held beyond them', () => {
       [2, 2],
     ]),
   ).not.toContain('NaN');
+});
+
+test('an axis has fewer ticks where they would stand one on the other', () => {
+  const of = (height: number) => ticksApart(linear([0, 5.6], [height, 0]), 5, 13);
+  expect(of(200)).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(of(40)).toEqual([0, 2, 4]);
+  expect(of(8).length).toBeLessThan(3);
 });

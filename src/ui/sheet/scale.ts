@@ -12,6 +12,15 @@ export type Interval = readonly [number, number];
 
 export const linear = (domain: Interval, range: Interval): Scale => scaleLinear(domain, range);
 
+/** Round places of an axis, as many as asked for or fewer, so that they stand at least so many pixels apart. */
+export function ticksApart(scale: Scale, count: number, least: number): number[] {
+  for (let fewer = count; fewer > 1; fewer--) {
+    const ticks = scale.ticks(fewer);
+    if (ticks.slice(1).every((tick, index) => Math.abs(scale(tick) - scale(ticks[index]!)) >= least)) return ticks;
+  }
+  return scale.ticks(1);
+}
+
 /** The domain ends on round numbers. */
 export const niceLinear = (domain: Interval, range: Interval, count = 5): Scale =>
   scaleLinear(domain, range).nice(count);

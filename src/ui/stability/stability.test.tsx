@@ -1,5 +1,4 @@
 import { field } from '@/core/2-document/edit/field';
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, test, vi } from 'vitest';

@@ -28,7 +28,7 @@ import { addTimes, type Passing, passingOf } from '../beam/passing';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
 import { coveringOf } from '../materials/covering';
 import { type Board, boardNamed } from '../materials/ownBoard';
-import { surfaceStuff } from '../section/sectionAt';
+import { surfaceStuff } from '../section/surfaceStuff';
 import { carriedMasses, weightLoads } from './carriedMasses';
 import { type Boom, boomsOf, mountsOf } from './mounts';
 

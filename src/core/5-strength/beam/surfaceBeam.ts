@@ -1,7 +1,8 @@
 import type { Metres, Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import { developedLength, panelAt, type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
-import { type BuiltSection, sectionAt, type SectionPlace, type SurfaceStuff } from '../section/sectionAt';
+import { type BuiltSection, sectionAt } from '../section/sectionAt';
+import type { SectionPlace, SurfaceStuff } from '../section/surfaceStuff';
 import type { Beam, Stretch } from './stretch';
 import { cross, minus, plus, times, unit } from '@/core/1-base/numeric/vectors';
 

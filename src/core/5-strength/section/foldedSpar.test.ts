@@ -3,7 +3,8 @@ import { designOf, trapezoid } from '#/tests/designs';
 import type { SectionOf } from '@/core/2-document/schema/section';
 import { metresFromMillimetres } from '@/core/1-base/units/convert';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
-import { sectionAt, surfaceStuff } from './sectionAt';
+import { sectionAt } from './sectionAt';
+import { surfaceStuff } from './surfaceStuff';
 
 const BOARD = { id: 'board', name: 'Board', thickness: 5, arealDensity: 400 };
 const FOLD = {

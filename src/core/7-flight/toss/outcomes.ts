@@ -68,13 +68,30 @@ export function outcomesOf(
     places.balances.map((balance) => rowAt(glider, setting, prior, isSpeedTold, [decalage, balance])),
   );
   const row = new Float64Array(WIDTH);
+  let last: readonly [number, number] = [NaN, NaN];
   return {
     at: (decalage, balance, warp) => {
-      read(rows, places, decalage, balance, row);
+      // Warps are gone through one after another.
+      if (decalage !== last[0] || balance !== last[1]) read(rows, places, decalage, balance, row);
+      last = [decalage, balance];
       return showsAt(row, warp);
     },
   };
 }
+
+/** What is shown, out of numbers in the order of `SHOWN`. Asked for at thousands of points: written out, so that nothing is looked up by name. */
+const shownFrom = (values: ArrayLike<number>): ShownOf => ({
+  distance: values[0]!,
+  time: values[1]!,
+  sideways: values[2]!,
+  rise: values[3]!,
+  endPath: values[4]!,
+  overStall: values[5]!,
+  turned: values[6]!,
+  endSpeed: values[7]!,
+});
+
+const IS_ODD = SHOWN.map((key) => ODD.has(key));
 
 /** One row with a warp in it: along the warps by a cubic through their slopes, even or odd as it is mirrored. */
 function showsAt(row: Float64Array, warp: number): Shows {
@@ -82,30 +99,23 @@ function showsAt(row: Float64Array, warp: number): Shows {
   const index = Math.min(WARPS.length - 2, Math.floor(place));
   const weights = cubicWeights(place - index);
   const side = warp < 0 ? -1 : 1;
-  const [base, still] = [{}, {}] as [Record<string, number>, Record<string, number>];
-  SHOWN.forEach((key, column) => {
-    const isOdd = ODD.has(key);
+  const base = new Float64Array(SHOWN.length);
+  for (let column = 0; column < SHOWN.length; column++) {
     let value = 0;
     for (let neighbour = 0; neighbour < 4; neighbour++) {
       const at = index - 1 + neighbour;
-      const mirrored = at < 0 && isOdd ? -1 : 1;
+      const mirrored = at < 0 && IS_ODD[column] ? -1 : 1;
       value += weights[neighbour]! * mirrored * row[SHOWN.length * Math.min(WARPS.length - 1, Math.abs(at)) + column]!;
     }
-    base[key] = isOdd ? side * value : value;
-    still[key] = row[column]!;
+    base[column] = IS_ODD[column] ? side * value : value;
+  }
+  const varied = VARIED.map((_, flight) => {
+    const first = SHOWN.length * (WARPS.length + flight);
+    // As much as it changes without a warp.
+    return shownFrom(base.map((value, column) => value + row[first + column]! - row[column]!));
   });
-  const varied = VARIED.map((_, flight) =>
-    Object.fromEntries(
-      SHOWN.map((key, column) => [
-        key,
-        base[key]! + row[SHOWN.length * (WARPS.length + flight) + column]! - still[key]!,
-      ]),
-    ),
-  );
-  return {
-    base: base as unknown as ShownOf,
-    varied: Object.fromEntries(VARIED.map((what, flight) => [what, varied[flight]])) as unknown as Shows['varied'],
-  };
+  const [drag, faster, slower, steeper, flatter] = varied as [ShownOf, ShownOf, ShownOf, ShownOf, ShownOf];
+  return { base: shownFrom(base), varied: { drag, faster, slower, steeper, flatter } };
 }
 
 const NOWHERE: TossShows = {

@@ -1,4 +1,5 @@
 import type { Metres, Radians } from '@/core/1-base/units/convert';
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import { airAt } from '@/core/5-aero/atmosphere';
 import type { Numbers } from '@/core/6-groups/page';
@@ -17,7 +18,7 @@ export interface ToleratedAircraft {
   readonly design: Design;
   readonly numbers: Numbers;
   readonly tolerances: readonly Tolerance[];
-  /** Fields whose ± could not be taken, and why. */
+  /** Fields whose ± could not be taken, a reading that does not count, and why. */
   readonly reasons: Readonly<Record<string, string>>;
   readonly built: (off: Off) => Built;
   /** Turn of the surface that trims it, or of the pitch control where it has none, that all errors of angles come to [rad]. */
@@ -34,12 +35,13 @@ const NO_TRIM = 'It is not trimmed at cruise, or nothing is weighed yet: what bu
 /** What building errors come to, without another analysis for each draw: linear in pitch, with the slopes of the whole analysis where that knows more. */
 export function toleratedAircraft(
   design: Design,
+  readings: readonly RecordOf<'benchReadings'>[] = [],
 ): ToleratedAircraft | { readonly ok: false; readonly because: string } {
   const drawn = drawnOf(design);
   const known = drawn && asDrawn(drawn);
   if (!drawn || !known) return { ok: false, because: NO_TRIM };
   const { numbers, command } = known;
-  const errors = errorsOf(design, drawn, numbers);
+  const errors = errorsOf(design, drawn, numbers, readings);
   const wings = wingsLevel(drawn, numbers, numbers.pitch.liftSlope!);
   const { tolerances, reasons, of, byFields, bySlopes, angleMoment } = errors;
   const linear = linearAircraft(known, errors, wings);

@@ -1,6 +1,8 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { mersenne } from 'pure-rand/generator/mersenne';
+import type { Fraction } from '@/core/1-base/units/convert';
 import { sigmasOf } from '@/core/7-flight/toss/belief';
+import type { Tolerance } from './inputs';
 
 /**
  * Draws of so many independent standard normal numbers: of every one each of
@@ -24,6 +26,15 @@ export function normalDraws(count: number, numbers: number, seed: number): reado
     return values;
   });
 }
+
+/** How one draw is off in everything: about what was found of it where that was read. @param closer share of its spread that each keeps */
+export const offIn = (
+  tolerances: readonly Pick<Tolerance, 'sigma' | 'mean'>[],
+  normals: readonly Float64Array[],
+  draw: number,
+  closer: (input: number) => Fraction = () => 1,
+): Float64Array =>
+  Float64Array.from(tolerances, ({ sigma, mean = 0 }, input) => mean + sigma * normals[input]![draw]! * closer(input));
 
 /** Value below which a share of sorted ones lies, between the two nearest. */
 export function quantileOf(sorted: ArrayLike<number>, share: number): number {

@@ -1,9 +1,11 @@
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Numbers } from '@/core/6-groups/page';
 import type { Drawn } from '@/core/8-field/faults';
 import type { Off } from './built';
 import { type FieldEffect, fieldEffect, NO_EFFECT } from './fieldEffects';
 import { type Tolerance, type ToleranceKind, tolerancesOf } from './inputs';
+import { measuredBalance } from './measuredBalance';
 import { type Slopes, slopesOf } from './slopes';
 
 /** All that may be off in a design, and what a unit of each does. */
@@ -11,7 +13,7 @@ export interface Errors {
   readonly tolerances: readonly Tolerance[];
   /** What has slopes of its own in the whole analysis, one to each. */
   readonly slopes: readonly Slopes[];
-  /** Fields whose ± could not be taken, and why. */
+  /** Fields whose ± could not be taken, a reading that does not count, and why. */
   readonly reasons: Readonly<Record<string, string>>;
   /** Sum of all errors of a kind. */
   readonly of: (off: Off, kind: ToleranceKind) => number;
@@ -22,9 +24,17 @@ export interface Errors {
   readonly angleMoment: (off: Off) => number;
 }
 
-export function errorsOf(design: Design, drawn: Drawn, numbers: Numbers): Errors {
-  const tolerances = tolerancesOf(design, numbers);
+export function errorsOf(
+  design: Design,
+  drawn: Drawn,
+  numbers: Numbers,
+  readings: readonly RecordOf<'benchReadings'>[],
+): Errors {
   const reasons: Record<string, string> = {};
+  const balance = measuredBalance(design, readings, drawn.about[0]);
+  const isRead = balance !== null && !('because' in balance);
+  if (balance && !isRead) reasons['balance'] = balance.because;
+  const tolerances = tolerancesOf(design, numbers, isRead ? balance : null);
   const effects = tolerances.map((tolerance): FieldEffect => {
     if (tolerance.kind !== 'field') return NO_EFFECT;
     const effect = fieldEffect(design, tolerance);

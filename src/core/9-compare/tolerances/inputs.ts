@@ -10,6 +10,7 @@ import type { Surface } from '@/core/2-document/schema/surface';
 import type { Numbers } from '@/core/6-groups/page';
 import { widestWing } from '@/core/8-field/faults';
 import { HAND_SPREADS } from '@/core/8-field/handSpreads';
+import type { MeasuredBalance } from './measuredBalance';
 
 /** What may come out other than drawn. */
 export type ToleranceKind =
@@ -23,6 +24,8 @@ export interface Tolerance {
   /** The surface whose it is, by its id. */
   readonly surface?: string;
   readonly sigma: Radians | Metres | Fraction;
+  /** How far it was found off on the finished aircraft, where that was read; none is as drawn. */
+  readonly mean?: Radians | Metres | Fraction;
 }
 
 const ANGLE = {
@@ -54,8 +57,12 @@ function angleOf({ tolerances }: Design, { id, asBuilt, construction }: Surface)
     : ANGLE.shimmed;
 }
 
-/** All that is off in a design, by how it is built; what was measured is off by its meter alone, own figures by their spread. */
-export function tolerancesOf(design: Design, numbers: Pick<Numbers, 'rigging' | 'mass' | 'reference'>): Tolerance[] {
+/** All that is off in a design, by how it is built; what was measured is off by its meter alone, own figures by their spread. @param balance where it was read */
+export function tolerancesOf(
+  design: Design,
+  numbers: Pick<Numbers, 'rigging' | 'mass' | 'reference'>,
+  balance: MeasuredBalance | null = null,
+): Tolerance[] {
   const { rigging, mass, reference } = numbers;
   const spreads = design.figures?.spreads ?? {};
   const angles = rigging.surfaces.flatMap((line): Tolerance[] => {
@@ -76,7 +83,7 @@ export function tolerancesOf(design: Design, numbers: Pick<Numbers, 'rigging' | 
     ...(wing
       ? [{ id: `warp ${wing.id}`, kind: 'warp' as const, surface: wing.id, sigma: isWarpKnown ? METER : WARP }]
       : []),
-    { id: 'balance', kind: 'balance', sigma: BALANCE },
+    { id: 'balance', kind: 'balance', sigma: BALANCE, ...balance },
     { id: 'neutralPoint', kind: 'neutralPoint', sigma: HAND_SPREADS.neutralPoint * (reference.meanChord ?? 0) },
     { id: 'mass', kind: 'mass', sigma: Math.hypot(HAND_SPREADS.mass * open, SCALE) },
     { id: 'boards', kind: 'boards', sigma: (spreads.boards ?? BOARDS) * boards },

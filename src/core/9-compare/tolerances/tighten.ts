@@ -1,5 +1,6 @@
 import type { Fraction } from '@/core/1-base/units/convert';
 import type { ToleratedAircraft } from './builtAircraft';
+import { offIn } from './draws';
 import type { ToleranceKind } from './inputs';
 import { holdsAll } from './verdicts';
 
@@ -45,10 +46,7 @@ export function tightenings({ tolerances, built }: ToleratedAircraft, normals: r
   const chance = (isCloser: (input: number) => boolean, share: Fraction): Fraction => {
     let hold = 0;
     for (let index = 0; index < draws; index++) {
-      const off = Float64Array.from(
-        tolerances,
-        ({ sigma }, input) => sigma * normals[input]![index]! * (isCloser(input) ? share : 1),
-      );
+      const off = offIn(tolerances, normals, index, (input) => (isCloser(input) ? share : 1));
       if (holdsAll(built(off))) hold++;
     }
     return hold / draws;

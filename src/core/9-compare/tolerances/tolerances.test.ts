@@ -3,6 +3,7 @@ import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { finish } from '@/core/1-base/steps';
 import { degreesFromRadians, type Radians, radiansFromDegrees, type Seconds } from '@/core/1-base/units/convert';
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import { NO_FIGURES } from '@/core/2-document/schema/figures';
 import { numbersOf } from '@/core/6-groups/solve';
@@ -22,6 +23,8 @@ import { tolerate } from './tolerances';
 
 /** As hands are, without the ± of its own. */
 const design: Design = { ...demoDesign('lagoon-postman'), tolerances: [] };
+/** The same off its wheels: nobody throws it, and no throw has to be flown. */
+const unthrown: Design = { ...design, brief: { ...design.brief, launch: 'wheels' } };
 const aircraftOf = (of: Design): ToleratedAircraft => {
   const aircraft = toleratedAircraft(of);
   if (!aircraft.ok) throw new Error(aircraft.because);
@@ -66,7 +69,7 @@ describe('draws', () => {
 
 describe('linear cases', () => {
   test('the margin is spread by √(2.5² + σ_NP²)/c̄, both in mm', () => {
-    const { outputs, tolerances } = told(design, 1000);
+    const { outputs, tolerances } = told(unthrown, 1000);
     const chord = numbersOf(design).reference.meanChord!;
     const neutral = tolerances.find(({ id }) => id === 'neutralPoint')!.sigma;
     const sigma = Math.hypot(0.0025, neutral) / chord;
@@ -74,6 +77,40 @@ describe('linear cases', () => {
     expectWithin(margin.sigma, sigma, 3 / Math.sqrt(2 * 1000));
     expect(Math.abs(margin.mean - margin.drawn!)).toBeLessThan((3 * sigma) / Math.sqrt(1000));
     expectWithin(margin.shares['balance']!, 0.0025 ** 2 / (0.0025 ** 2 + neutral ** 2), 1e-3);
+  });
+
+  test('a balance point that was read is built about, as closely as it was read', () => {
+    const { reference, mass } = numbersOf(design);
+    const drawn = 1000 * mass.cg![0];
+    const reading = (value: number, at: string, more: object = {}) => ({
+      id: at,
+      at: `2026-11-${at}T10:00:00Z`,
+      what: 'balance' as const,
+      value,
+      plusMinus: 1,
+      notes: '',
+      ...more,
+    });
+    const by = (...readings: RecordOf<'benchReadings'>[]) => {
+      const built = finish(tolerate(unthrown, { draws: 1000, seed: 1, readings }));
+      if (!built.ok) throw new Error(built.because);
+      return built;
+    };
+    const { outputs, tolerances } = by(reading(drawn - 1, '18'), reading(drawn + 4, '20'));
+    const neutral = tolerances.find(({ id }) => id === 'neutralPoint')!.sigma;
+    const sigma = Math.hypot(0.0005, neutral) / reference.meanChord!;
+    const margin = outputs['pitch.staticMargin']!;
+    expectWithin(margin.sigma, sigma, 3 / Math.sqrt(2 * 1000));
+    // The last reading counts: four millimetres aft are as much less margin.
+    const less = 0.004 / reference.meanChord!;
+    expect(Math.abs(margin.mean - margin.drawn! + less)).toBeLessThan((3 * sigma) / Math.sqrt(1000));
+    // One of another revision says nothing of this one; one far off is told, and does not count.
+    const none = told(unthrown, 1000);
+    expect(by(reading(drawn + 4, '20', { revision: 'r1' })).outputs).toEqual(none.outputs);
+    const far = by(reading(drawn - 20, '21'));
+    expect(far.outputs).toEqual(none.outputs);
+    expect(far.reasons['balance']).toMatch(/further ahead of the drawn one than hands are off/);
+    expect(far.chances).toEqual(none.chances);
   });
 
   test('an angle of 0.8° moves hands-off lift by 0.8 times what a degree does, at the drawn margin', () => {
@@ -137,19 +174,19 @@ describe('chances', () => {
       expect(chance).toBeGreaterThan(0);
       expect(firstThrow!).toBeLessThanOrEqual(chance!);
     }
-    expect(told(design)).toEqual(told(design));
+    expect(told(design, 64)).toEqual(told(design, 64));
   });
 
   test('what is measured at its angles flies hands off more often; balanced behind its window it does not lie there', () => {
     const measured: Design = {
-      ...design,
+      ...unthrown,
       surfaces: design.surfaces.map((one) => ({
         ...one,
         asBuilt: { left: { incidence: one.incidence }, right: { incidence: one.incidence } },
       })),
     };
-    expect(told(measured).chances.handsOff!).toBeGreaterThan(told(design).chances.handsOff! + 0.1);
-    const aft = withFault(drawnOf(design)!, 'balance', 60).design;
+    expect(told(measured).chances.handsOff!).toBeGreaterThan(told(unthrown).chances.handsOff! + 0.1);
+    const aft = withFault(drawnOf(unthrown)!, 'balance', 60).design;
     const { chances, failed } = told(aft);
     expect(chances.inWindow).toBeLessThan(0.01);
     // Nothing holds the nose in most of them: counted, not dropped.

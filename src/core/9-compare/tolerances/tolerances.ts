@@ -1,9 +1,10 @@
 import type { Steps } from '@/core/1-base/steps';
 import type { Fraction, Kilograms } from '@/core/1-base/units/convert';
+import type { RecordOf } from '@/core/2-document/records/recordKinds';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Built, Off } from './built';
 import { toleratedAircraft, type ToleratedAircraft } from './builtAircraft';
-import { normalDraws, quantileOf } from './draws';
+import { normalDraws, offIn, quantileOf } from './draws';
 import { type BuiltOff, goesWell, thrownOf, type Thrown } from './firstThrow';
 import type { Tolerance } from './inputs';
 import { tightenings, type Tightened } from './tighten';
@@ -136,6 +137,13 @@ function spreadOf(aircraft: ToleratedAircraft, all: readonly Built[], name: Tole
 /** So many that hold are thrown with power, which takes its time: their share is known to half a tenth. */
 const POWERED = 64;
 
+export interface ToleranceOptions {
+  readonly draws: number;
+  readonly seed: number;
+  /** What was read of the finished aircraft. */
+  readonly readings?: readonly RecordOf<'benchReadings'>[];
+}
+
 /** How many at a time before others are let in. */
 const AT_ONCE = 16;
 
@@ -147,9 +155,9 @@ const AT_ONCE = 16;
  */
 export function* tolerate(
   design: Design,
-  { draws, seed }: { readonly draws: number; readonly seed: number },
+  { draws, seed, readings }: ToleranceOptions,
 ): Steps<Tolerated | { readonly ok: false; readonly because: string }> {
-  const aircraft = toleratedAircraft(design);
+  const aircraft = toleratedAircraft(design, readings);
   if (!aircraft.ok) return aircraft;
   const { tolerances } = aircraft;
   const isThrown = design.brief.launch === 'hand';
@@ -166,7 +174,7 @@ export function* tolerate(
   let failed = 0;
   let [hold, tried] = [0, 0];
   for (let index = 0; index < draws; index++) {
-    const off = Float64Array.from(tolerances, ({ sigma }, which) => sigma * normals[which]![index]!);
+    const off = offIn(tolerances, normals, index);
     const built = aircraft.built(off);
     all.push(built);
     if (built.handsOffLift === null) failed++;

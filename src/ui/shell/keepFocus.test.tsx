@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { keepFocus } from './keepFocus';
 
