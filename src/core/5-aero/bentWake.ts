@@ -1,9 +1,6 @@
-import { type AskedLine, packedLines } from './askedLines';
-import { kernelFor } from './kernel/inUse';
-import { packedField } from './packedField';
 import type { VortexField } from './vortexField';
 import { type WakeFrame, wakeFrame } from './wakeFrame';
-import { FOUR_PI_INVERSE, lookAcross, NEAR_WIDTHS, ON_LINE, sheet, sheetMean, type SightLine } from './wakeSheet';
+import { FOUR_PI_INVERSE, NEAR_WIDTHS, ON_LINE, sheet, sheetMean, type SightLine } from './wakeSheet';
 
 /** Where `wakeOf` leaves the velocity, so that the loop allocates nothing. */
 export const wake = new Float64Array(3);
@@ -67,57 +64,3 @@ export function bentLegs(field: VortexField, x: number, line: SightLine): void {
     }
   }
 }
-
-/**
- * Change of the velocity at the points of lines, and of their images in the
- * mirror, that wakes of these strengths, one to an edge, induce there when they
- * turn from one direction to another: for every line u, v and w of two points
- * side by side, pair by pair (`turnedAt`), then as much for its image.
- */
-export function wakesTurned(
-  field: VortexField,
-  [own, images]: readonly [Float64Array, Float64Array],
-  frames: readonly [WakeFrame, WakeFrame],
-  lines: readonly AskedLine[],
-): Float64Array {
-  const { field: packed, spreads } = packedField(field);
-  const packedUp = packedLines(lines, spreads.length);
-  const seen = { ...packedUp, spreads };
-  const kernel = kernelFor(field.lattice.panels);
-  const turned = kernel.turnBoth?.(packed, [frames[0].packed, frames[1].packed], [own, images], seen);
-  if (turned) return turned;
-  const each = numbersOfTurn(packedUp.points);
-  const sums = new Float64Array(2 * each * lines.length);
-  lines.forEach((line, index) => {
-    addTurned(field, own, frames, line, sums.subarray(2 * index * each, (2 * index + 1) * each));
-    const image = { ...line, y: -line.y };
-    addTurned(field, images, frames, image, sums.subarray((2 * index + 1) * each, 2 * (index + 1) * each));
-  });
-  return sums;
-}
-
-function addTurned(
-  field: VortexField,
-  strengths: Float64Array,
-  [from, to]: readonly [WakeFrame, WakeFrame],
-  line: AskedLine,
-  sums: Float64Array,
-): void {
-  lookAcross(field, line);
-  for (let index = 0; index < line.xs.length; index++) {
-    for (let edge = 0; edge < field.edges; edge++) {
-      const strength = strengths[edge]!;
-      if (strength === 0) continue;
-      wakeOf(field, to, edge, line.xs[index]!, line);
-      for (let axis = 0; axis < 3; axis++) sums[turnedAt(index, axis)]! += strength * wake[axis]!;
-      wakeOf(field, from, edge, line.xs[index]!, line);
-      for (let axis = 0; axis < 3; axis++) sums[turnedAt(index, axis)]! -= strength * wake[axis]!;
-    }
-  }
-}
-
-/** How many numbers of `wakesTurned` a line of so many points has, and its image. */
-export const numbersOfTurn = (points: number): number => 6 * Math.ceil(points / 2);
-
-/** Where these have a component (0 for u, 1 for v, 2 for w) of a point. */
-export const turnedAt = (point: number, axis: number): number => 6 * (point >> 1) + 2 * axis + (point & 1);

@@ -2,14 +2,7 @@ import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase'
 import type { InfluenceMatrices } from './influence';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { type AskedLine, edgeLines, stripLines } from './askedLines';
-import { numbersOfTurn, turnedAt, wakesTurned } from './bentWake';
-import { wakeFrame } from './wakeFrame';
-
-/** Which way wakes turn: up with the angle of attack, or to the right. */
-export type Turning = 'up' | 'right';
-
-/** Half the step of the difference that gives the change, as a tangent. */
-const STEP = 0.01;
+import { changedAt, numbersOfChange, type Turning, TURNINGS, wakesChanged } from './wakeChange';
 
 const PARITY: Readonly<Record<Turning, Parity>> = { up: 'symmetric', right: 'antisymmetric' };
 
@@ -53,39 +46,57 @@ export function wakeTurned(
   };
 }
 
+type Airs = Readonly<Record<Turning, TurnedAir>>;
+
+/** By the circulation: pitch and slip ask for one after the other. */
+const known = new WeakMap<Float64Array, { readonly matrices: InfluenceMatrices; readonly airs: Airs }>();
+
 /** The air alone, at every point where a state is asked. */
 export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array, turning: Turning): TurnedAir {
+  const before = known.get(circulation);
+  if (before?.matrices === matrices) return before.airs[turning];
+  const airs = turnedAirs(matrices, circulation);
+  known.set(circulation, { matrices, airs });
+  return airs[turning];
+}
+
+function turnedAirs(matrices: InfluenceMatrices, circulation: Float64Array): Airs {
   const { lattice, field } = matrices;
   const { count } = lattice.cells;
-  const n = lattice.panels;
-  const towards = (step: number) =>
-    wakeFrame(turning === 'up' ? { rise: field.rise + step } : { rise: field.rise, drift: step });
-  const frames = [towards(-STEP), towards(STEP)] as const;
   const own = wakeStrengths(matrices, circulation, false);
   const images = wakeStrengths(matrices, circulation, true);
-  const sign = turning === 'up' ? 1 : -1;
+  const air = (): TurnedAir => {
+    const panels = () => new Float64Array(lattice.panels);
+    const legs = () => new Float64Array(field.edges * count);
+    return { normal: panels(), u: panels(), v: panels(), w: panels(), legV: legs(), legW: legs() };
+  };
+  const airs = { up: air(), right: air() };
   /** Gives every point of the lines with what moves there to the right and up. */
-  const change = (lines: readonly AskedLine[], put: (line: AskedLine, index: number, moved: Vector3) => void): void => {
-    const turned = wakesTurned(field, [own, images], frames, lines);
+  const put = (
+    lines: readonly AskedLine[],
+    take: (air: TurnedAir, line: AskedLine, index: number, moved: Vector3) => void,
+  ): void => {
+    const changed = wakesChanged(field, [own, images], lines);
     let here = 0;
     for (const line of lines) {
-      const each = numbersOfTurn(line.xs.length);
+      const each = numbersOfChange(line.xs.length);
       const mirrored = here + each;
-      for (let index = 0; index < line.xs.length; index++) {
-        const of = (axis: number) => {
-          const at = turnedAt(index, axis);
-          const image = axis === 1 ? -sign * turned[mirrored + at]! : sign * turned[mirrored + at]!;
-          return (turned[here + at]! + image) / (2 * STEP);
-        };
-        put(line, index, [of(0), of(1), of(2)]);
+      for (const turning of TURNINGS) {
+        // Turned right, those of the left half turn left as they are seen in the mirror.
+        const sign = turning === 'up' ? 1 : -1;
+        for (let index = 0; index < line.xs.length; index++) {
+          const of = (axis: number) => {
+            const at = changedAt(index, turning, axis);
+            const image = sign * changed[mirrored + at]!;
+            return changed[here + at]! + (axis === 1 ? -image : image);
+          };
+          take(airs[turning], line, index, [of(0), of(1), of(2)]);
+        }
       }
       here += 2 * each;
     }
   };
-  const panels = () => new Float64Array(n);
-  const legs = () => new Float64Array(field.edges * count);
-  const air = { normal: panels(), u: panels(), v: panels(), w: panels(), legV: legs(), legW: legs() };
-  change(stripLines(lattice, matrices.forceX), ({ row, normal: [right, up] }, index, [u, v, w]) => {
+  put(stripLines(lattice, matrices.forceX), (air, { row, normal: [right, up] }, index, [u, v, w]) => {
     if (index < count) {
       air.normal[row + index] = v * right + w * up;
       return;
@@ -95,11 +106,11 @@ export function turnedAir(matrices: InfluenceMatrices, circulation: Float64Array
     air.v[at] = v;
     air.w[at] = w;
   });
-  change(edgeLines(field), ({ row }, index, [, v, w]) => {
+  put(edgeLines(field), (air, { row }, index, [, v, w]) => {
     air.legV[row + index] = v;
     air.legW[row + index] = w;
   });
-  return air;
+  return airs;
 }
 
 /** What every edge of the right half leaves in its wake: of a horseshoe the outer leg runs out, the inner one in; images of doubled panels only. */

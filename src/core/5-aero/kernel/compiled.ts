@@ -13,15 +13,7 @@ interface Exports {
   columnSums(a: number, size: number, from: number, out: number): void;
   largest(a: number, count: number): number;
   induce(shoes: number, line: number, work: number, out: number): void;
-  turnBoth(
-    shoes: number,
-    lines: number,
-    lineCount: number,
-    line: number,
-    turning: number,
-    work: number,
-    out: number,
-  ): void;
+  turnBoth(shoes: number, lines: number, lineCount: number, line: number, turning: number, out: number): void;
   seeBoth(
     shoes: number,
     lines: number,
@@ -119,7 +111,6 @@ interface Seen {
   readonly shoes: number;
   readonly line: number;
   readonly halves: number;
-  readonly frames: number;
   readonly xs: number;
   readonly spread: number;
   readonly work: number;
@@ -248,7 +239,7 @@ export class CompiledKernel {
    */
   induce(field: PackedField, frame: PackedFrame | null, line: SeenLine, rows: readonly Row[]): boolean {
     const panels = field.edgeOf.length * field.count;
-    const seen = this.#see(field, frame ? [frame] : [], {
+    const seen = this.#see(field, frame, {
       xs: line.xs,
       spreads: [line.spread],
       room: sightRoom(field),
@@ -268,28 +259,27 @@ export class CompiledKernel {
 
   /**
    * Change of the velocity at the points of lines, and of their images in the
-   * mirror, when wakes of these strengths turn from one direction to another:
-   * for every line u, v and w of two points side by side, then as much for its
-   * image. @returns null where there is no room for that many
+   * mirror, as wakes of these strengths turn: for every line u, v and w as they
+   * turn up and as they turn right, of two points side by side, then as much
+   * for its image. @returns null where there is no room for that many
    */
   turnBoth(
     field: PackedField,
-    frames: readonly [PackedFrame, PackedFrame],
+    frame: PackedFrame,
     [own, images]: readonly [Float64Array, Float64Array],
     { lines, points, spreads }: Omit<SeenLines, 'controls' | 'twins'>,
   ): Float64Array | null {
     const count = lines.length / (LINE_HEAD + points);
-    const answers = 12 * Math.ceil(points / 2) * count;
-    const room = 2 * field.edges * WAKE + 16;
-    const seen = this.#see(field, frames, { xs: lines, spreads, room, answers });
+    const answers = 24 * Math.ceil(points / 2) * count;
+    const seen = this.#see(field, frame, { xs: lines, spreads, room: 0, answers });
     if (!seen) return null;
     this.#look(seen, { y: 0, z: 0, xs: { length: points } });
     const [ownAt, imagesAt] = [this.#vectors, this.#vectors + MOST_ROWS * NUMBER];
     this.#numbers.set(own, ownAt / NUMBER);
     this.#numbers.set(images, imagesAt / NUMBER);
-    const { shoes, line, halves, frames: from, xs, work, out } = seen;
-    this.#integers.set([from, from + FRAME, ownAt, imagesAt, seen.spread], halves / 4);
-    this.#exports.turnBoth(shoes, xs, count, line, halves, work, out);
+    const { shoes, line, halves, xs, out } = seen;
+    this.#integers.set([ownAt, imagesAt, seen.spread], halves / 4);
+    this.#exports.turnBoth(shoes, xs, count, line, halves, out);
     return this.#numbers.slice(out / NUMBER, out / NUMBER + answers);
   }
 
@@ -309,7 +299,7 @@ export class CompiledKernel {
     if (matrices.some((matrix) => matrix && !this.#memory.isInside(matrix))) return false;
     const panels = field.edgeOf.length * field.count;
     const room = 2 * sightRoom(field) + 12 * panels * NUMBER;
-    const seen = this.#see(field, frame ? [frame] : [], { xs: lines, spreads, room, answers: panels });
+    const seen = this.#see(field, frame, { xs: lines, spreads, room, answers: panels });
     if (!seen) return false;
     const { shoes, line, xs, out, work } = seen;
     this.#look(seen, { y: 0, z: 0, xs: { length: points } });
@@ -321,29 +311,29 @@ export class CompiledKernel {
     return true;
   }
 
-  /** Lays a field, directions and places of points where the module reads them; null where there is no room. */
+  /** Lays a field, a direction and places of points where the module reads them; null where there is no room. */
   #see(
     { edges, places, edgeOf, count }: PackedField,
-    frames: readonly PackedFrame[],
+    frame: PackedFrame | null,
     { xs, spreads, room, answers }: Asked,
   ): Seen | null {
     const shoes = this.#work;
     const line = shoes + SHOES;
     const halves = line + LINE;
-    const framesAt = halves + HALVES;
-    const points = framesAt + 2 * FRAME;
+    const directed = halves + HALVES;
+    const points = directed + FRAME;
     const spread = points + xs.length * NUMBER;
     const work = Math.ceil((spread + spreads.length * edges) / 16) * 16;
     const out = Math.ceil((work + room) / 16) * 16;
     if (out + answers * NUMBER > this.#work + WORK || edges > MOST_ROWS) return null;
-    frames.forEach((frame, index) => this.#numbers.set(frame, (framesAt + index * FRAME) / NUMBER));
+    if (frame) this.#numbers.set(frame, directed / NUMBER);
     this.#numbers.set(xs, points / NUMBER);
     spreads.forEach((each, index) => this.#memory.bytes.set(each, spread + index * edges));
     const edgesAt = this.#results;
     this.#integers.set(edgeOf, edgesAt / 4);
-    const directed = frames.length > 0 ? framesAt : 0;
-    this.#integers.set([this.#memory.placeOf(places), edgesAt, directed, edges, count, edgeOf.length], shoes / 4);
-    return { shoes, line, halves, frames: framesAt, xs: points, spread, work, out };
+    const toFrame = frame ? directed : 0;
+    this.#integers.set([this.#memory.placeOf(places), edgesAt, toFrame, edges, count, edgeOf.length], shoes / 4);
+    return { shoes, line, halves, xs: points, spread, work, out };
   }
 
   #look(

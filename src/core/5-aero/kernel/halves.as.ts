@@ -90,9 +90,6 @@ function components(own: usize, image: usize, row: usize, twins: usize, count: i
 /** Wakes that turn. */
 @unmanaged
 export class Turning {
-  /** Directions, as `wakes` reads them. */
-  from: usize;
-  to: usize;
   /** What every edge leaves in its wake on the right, and what its image does. */
   own: usize;
   images: usize;
@@ -107,16 +104,15 @@ export function turnBoth(
   lineCount: i32,
   line: Line,
   turning: Turning,
-  work: usize,
   out: usize,
 ): void {
   const points = line.points;
-  const each = 6 * NUMBER * <usize>((points + 1) >> 1);
+  const each = 12 * NUMBER * <usize>((points + 1) >> 1);
   for (let index = 0; index < lineCount; index++) {
     takeLine(line, lines, turning.spreads, shoes.edges);
-    turn(shoes, line, turning.from, turning.to, turning.own, work, out);
+    turn(shoes, line, turning.own, out);
     line.y = -line.y;
-    turn(shoes, line, turning.from, turning.to, turning.images, work, out + each);
+    turn(shoes, line, turning.images, out + each);
     out += 2 * each;
     lines += (HEAD + <usize>points) * NUMBER;
   }

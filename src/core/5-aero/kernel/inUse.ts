@@ -3,7 +3,7 @@ import * as inTypeScript from './inTypeScript';
 
 /** What the lattice does most, in either form. */
 export type Kernel = Pick<CompiledKernel, Exclude<keyof typeof inTypeScript, 'dotRow'>> &
-  // Without them the loops of `inducedVelocity.ts`, `bentWake.ts` and `bothHalves.ts` do it.
+  // Without them the loops of `inducedVelocity.ts`, `wakeChange.ts` and `bothHalves.ts` do it.
   Partial<Pick<CompiledKernel, 'induce' | 'turnBoth' | 'seeBoth' | 'lay' | 'isThere'>>;
 
 const reference: Kernel = inTypeScript;
