@@ -97,7 +97,8 @@ function* carried(model: FlyingModel, plan: FlightPlan, scale: number): Steps<Fr
   }
 }
 
-const stalledAtOnce = (began: Seconds, happened: readonly FlightEvent[]): boolean =>
+/** Whether a wing stalled so soon that it does not go well, whatever comes after it. */
+export const stalledAtOnce = (began: Seconds, happened: readonly FlightEvent[]): boolean =>
   happened.some(({ name, t }) => name === 'stall' && t < began + STALL_FREE);
 
 /** Judges a flight from the time on at which it was let go. */

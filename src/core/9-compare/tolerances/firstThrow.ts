@@ -8,7 +8,7 @@ import { errorLoads, type Errors, flyGlider } from '@/core/7-flight/toss/flyGlid
 import { type Glider, gliderOf } from '@/core/7-flight/toss/glider';
 import { handError, thrownOff } from '@/core/7-flight/toss/hand';
 import { usualSetting } from '@/core/7-flight/toss/settings';
-import { COARSELY, landingOf, SEEN, SOFT, STALL_FREE } from '@/core/7-flight/toss/tossOften';
+import { COARSELY, landingOf, SEEN, SOFT, STALL_FREE, stalledAtOnce } from '@/core/7-flight/toss/tossOften';
 
 /** What is thrown, and the power that is on. */
 export interface Thrown {
@@ -66,6 +66,8 @@ function powered({ glider, thrust }: Required<Thrown>, built: BuiltOff, index: n
         longest: SEEN,
         thrust,
         relative: COARSELY,
+        // Its verdict is known then: nobody looks at the rest.
+        isSeen: (_, happened) => stalledAtOnce(0 as Seconds, happened),
         ...builtPlan(glider, built),
       }),
     ),
