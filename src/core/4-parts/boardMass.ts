@@ -121,6 +121,7 @@ interface Known {
 /** By the body as it is drawn: what it follows from has to be the same. Newest first, as one is often weighed beside another. */
 const known = new WeakMap<Body, readonly Known[]>();
 const KEPT = 3;
+const NONE: readonly BoardMass[] = [];
 
 /** What of the things aboard the board of a body follows from: of a pack that slides its bay, not where in it it lies. */
 function followedItems({ kind, frames, position }: Body, items: Design['massItems']): readonly unknown[] {
@@ -141,7 +142,7 @@ function followedItems({ kind, frames, position }: Body, items: Design['massItem
  */
 export function bodyBoardMasses(design: Design, body: Body): readonly BoardMass[] {
   const sheet = design.materials.find(({ id }) => id === body.construction?.material);
-  if (!sheet || body.kind === 'round' || body.construction?.truss) return [];
+  if (!sheet || body.kind === 'round' || body.construction?.truss) return NONE;
   const { surfaces, materials, propulsion, wheels, massItems } = design;
   const from = [surfaces, materials, propulsion, wheels, ...followedItems(body, massItems)];
   const before = known.get(body) ?? [];

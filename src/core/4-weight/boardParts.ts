@@ -4,7 +4,8 @@ import { type Body, type Material, materialSchema } from '@/core/2-document/sche
 import { type Contour, contourOf } from '@/core/3-shape/section/contour';
 import { buildOf } from '@/core/3-shape/section/kinds';
 import type { SectionSheet } from '@/core/3-shape/section/sheet';
-import { type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
+import type { Surface } from '@/core/2-document/schema/surface';
+import { liesAlike, type PlacedSurface, placeSurface, planformAt } from '@/core/3-shape/geometry/layout';
 import {
   kilogramsFromGrams,
   metresFromMillimetres,
@@ -14,7 +15,7 @@ import {
   type Vector3,
   vectorFromPoint,
 } from '@/core/1-base/units/convert';
-import { bodyBoardMasses, surfaceBoardMasses } from '@/core/4-parts/boardMass';
+import { type BoardMass, bodyBoardMasses, surfaceBoardMasses } from '@/core/4-parts/boardMass';
 import { glueOf } from '@/core/4-parts/glue';
 import type { MassElement } from './massElement';
 
@@ -32,8 +33,26 @@ export function sectionSheet(section: Section, chord: Millimetres): SectionSheet
 /** Strips per panel that carry its mass; enough for inertia to settle below a percent. */
 const SLICES = 12;
 
+interface KnownSurface extends Pick<Design, 'materials' | 'figures'> {
+  readonly placed: PlacedSurface;
+  readonly elements: readonly MassElement[];
+}
+
+/** By the surface as it is drawn: most of an aircraft stays as it is while one part is dragged. */
+const knownSurfaces = new WeakMap<Surface, KnownSurface>();
+
 /** Masses of a surface cut from board, with spars, glue and tape; scaled to its weighed mass when there is one. */
-export function surfaceElements(design: Design, surface: PlacedSurface): MassElement[] {
+export function surfaceElements(design: Design, surface: PlacedSurface): readonly MassElement[] {
+  const { materials, figures } = design;
+  const before = knownSurfaces.get(surface.source);
+  if (before?.materials === materials && before.figures === figures && liesAlike(before.placed, surface))
+    return before.elements;
+  const elements = weighedSurface(design, surface);
+  knownSurfaces.set(surface.source, { materials, figures, placed: surface, elements });
+  return elements;
+}
+
+function weighedSurface(design: Design, surface: PlacedSurface): MassElement[] {
   const { source } = surface;
   const material = design.materials.find(({ id }) => id === source.construction?.material);
   const closed = source.construction?.countedBy === 'parts' ? surfaceBoardMasses(design, source) : [];
@@ -150,14 +169,35 @@ function sparElements(surface: PlacedSurface): MassElement[] {
   });
 }
 
+interface KnownBody {
+  readonly from: readonly unknown[];
+  readonly elements: readonly MassElement[];
+}
+
+const knownBodies = new WeakMap<Body, KnownBody>();
+const NO_PARTS: readonly BoardMass[] = [];
+
 /** The skin of a body with its doublers, or its sticks and film; glue and tape lie where they lie. */
-export function bodyElements(design: Design, body: Body): MassElement[] {
+export function bodyElements(design: Design, body: Body): readonly MassElement[] {
+  // What of it is cut knows by itself what that follows from.
+  const parts = body.construction?.countedBy === 'parts' ? bodyBoardMasses(design, body) : NO_PARTS;
+  const from = [design.materials, design.figures, parts];
+  const before = knownBodies.get(body);
+  if (before?.from.every((of, index) => of === from[index])) return before.elements;
+  const elements = weighedBody(design, body, parts);
+  knownBodies.set(body, { from, elements });
+  return elements;
+}
+
+function weighedBody(design: Design, body: Body, parts: readonly BoardMass[]): MassElement[] {
   const { construction } = body;
   const material = design.materials.find(({ id }) => id === construction?.material);
   const built = construction?.truss
     ? trussElements(body, construction.truss)
     : material && construction
-      ? boardOf(design, body, { construction, arealDensity: material.arealDensity })
+      ? parts.length > 0
+        ? [...parts]
+        : sheetElements(body, construction, material.arealDensity)
       : [];
   const elements = [
     ...(construction
@@ -191,17 +231,6 @@ function bodyRods({ rods, position, mirrored }: Body): MassElement[] {
       return [...place(1), ...(rod.mirrored ? place(-1) : [])];
     }).flat();
   });
-}
-
-interface Build {
-  readonly construction: NonNullable<Body['construction']>;
-  readonly arealDensity: number;
-}
-
-/** Part by part as it is cut, where the body says so and its parts are drawn; else by its skin. */
-function boardOf(design: Design, body: Body, { construction, arealDensity }: Build): MassElement[] {
-  const parts = construction.countedBy === 'parts' ? bodyBoardMasses(design, body) : [];
-  return parts.length > 0 ? [...parts] : sheetElements(body, construction, arealDensity);
 }
 
 /** Board on every wall, in layers, and more of it where walls are doubled. */
@@ -346,7 +375,7 @@ export function onBothSides(mirrored: boolean, mass: number, [x, y, z]: Vector3,
 }
 
 /** Elements of one surface of a design by its id, for tests and tables. */
-export function elementsOfSurface(design: Design, id: string): MassElement[] {
+export function elementsOfSurface(design: Design, id: string): readonly MassElement[] {
   const source = design.surfaces.find((surface) => surface.id === id);
   return source ? surfaceElements(design, placeSurface(source)) : [];
 }

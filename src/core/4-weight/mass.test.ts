@@ -3,7 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { designOf, trapezoid } from '#/tests/designs';
 import { expectWithin } from '#/tests/matchers';
-import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { DEMO_NAMES, demoDesign } from '#/demo';
+import type { Design } from '@/core/2-document/schema/design';
+import { NO_FIGURES } from '@/core/2-document/schema/figures';
+import { placeAll, placeSurface } from '@/core/3-shape/geometry/layout';
 import { elementsOfSurface } from './boardParts';
 import { massProperties } from './massElement';
 import { weigh } from './massModel';
@@ -311,5 +314,31 @@ describe('board parts', () => {
     expect(properties!.centreOfGravity[0]).toBeCloseTo((0.012 * 0.1 + 0.018 * 0.2) / 0.03, 12);
     expect(properties!.centreOfGravity[1]).toBeCloseTo(0, 12);
     expect(parts.map(({ computed }) => Math.round(computed * 1000))).toEqual([10, 18]);
+  });
+});
+
+describe('what is known from before', () => {
+  const asNew = (design: Design) => {
+    const fresh = structuredClone(design);
+    return weigh(fresh, placeAll(fresh.surfaces));
+  };
+
+  test.each(DEMO_NAMES)('%s: whatever is changed, it weighs what it weighs anew', (name) => {
+    const design = demoDesign(name);
+    const [surface, ...surfaces] = design.surfaces;
+    const changes: readonly Partial<Design>[] = [
+      {},
+      { massItems: design.massItems.map((item) => ({ ...item, mass: item.mass + 1 })) },
+      { materials: design.materials.map((one) => ({ ...one, arealDensity: one.arealDensity * 1.1 })) },
+      { figures: { ...NO_FIGURES, boards: 1.07, glue: 9 } },
+      { surfaces: [{ ...surface!, incidence: surface!.incidence + 2 }, ...surfaces] },
+      { surfaces: [{ ...surface!, position: { ...surface!.position, x: surface!.position.x + 5 } }, ...surfaces] },
+      { bodies: design.bodies.map((body) => ({ ...body, measuredMass: 77 })) },
+      {},
+    ];
+    for (const change of changes) {
+      const changed: Design = { ...design, ...change };
+      expect(weigh(changed, placeAll(changed.surfaces)), JSON.stringify(Object.keys(change))).toEqual(asNew(changed));
+    }
   });
 });

@@ -33,17 +33,28 @@ export interface MassModel {
 
 const EMPTY: Vector3 = [0, 0, 0];
 
+/** By the elements of a part, which are the same as long as that stays as it is. */
+const known = new WeakMap<readonly MassElement[], MassProperties | null>();
+
+function propertiesOf(elements: readonly MassElement[]): MassProperties | null {
+  const before = known.get(elements);
+  if (before !== undefined) return before;
+  const properties = massProperties(elements);
+  known.set(elements, properties);
+  return properties;
+}
+
 /** Weighs a whole design from its board parts and its equipment. */
 export function weigh(design: Design, placed: readonly PlacedSurface[]): MassModel {
   const parts: MassPart[] = [];
   const all: MassElement[] = [];
   const add = (
     part: Pick<MassPart, 'id' | 'name' | 'kind' | 'category'>,
-    elements: MassElement[],
+    elements: readonly MassElement[],
     computed: number,
     measured: number | undefined,
   ) => {
-    const properties = massProperties(elements);
+    const properties = propertiesOf(elements);
     all.push(...elements);
     parts.push({
       ...part,

@@ -124,4 +124,12 @@ export function isUpright({ stations }: PlacedSurface): boolean {
   return Math.abs(tip.z - stations[0]!.z) > UPRIGHT * tip.distance;
 }
 
+/** Whether two placed surfaces have all their stations in the same places. */
+export const liesAlike = (a: PlacedSurface, b: PlacedSurface): boolean =>
+  a.stations.length === b.stations.length &&
+  a.stations.every(({ x, y, z, chord }, index) => {
+    const other = b.stations[index]!;
+    return x === other.x && y === other.y && z === other.z && chord === other.chord;
+  });
+
 export const placeAll = (surfaces: readonly Surface[]): PlacedSurface[] => surfaces.map(placeSurface);

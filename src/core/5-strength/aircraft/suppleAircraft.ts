@@ -1,7 +1,7 @@
 import type { Fraction, Kilograms, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
-import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { developedLength, liesAlike, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { Lattice } from '@/core/5-aero/lattice';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
@@ -95,13 +95,6 @@ interface KnownBeam {
 
 /** Beams by the surface as it is drawn: what was not changed is not worked out again for every trial. */
 const known = new WeakMap<Surface, KnownBeam>();
-
-const liesAlike = (a: PlacedSurface, b: PlacedSurface): boolean =>
-  a.stations.length === b.stations.length &&
-  a.stations.every(({ x, y, z, chord }, index) => {
-    const other = b.stations[index]!;
-    return x === other.x && y === other.y && z === other.z && chord === other.chord;
-  });
 
 /** The beam of a surface; null where nobody says what it is made of. */
 export function beamOf(design: Design, surface: PlacedSurface): SurfaceBeam | null {

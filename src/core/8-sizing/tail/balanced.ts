@@ -3,11 +3,22 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { weigh } from '@/core/4-weight/massModel';
+import type { MassProperties } from '@/core/4-weight/massElement';
 import { placeForBalance, slidingItems } from '@/core/4-weight/placement';
+
+const known = new WeakMap<Design, MassProperties | null>();
+
+/** Weighed once: a drag is counted from the design that it began with, step by step. */
+function weighed(design: Design): MassProperties | null {
+  const before = known.get(design);
+  if (before !== undefined) return before;
+  const { properties } = weigh(design, placeAll(design.surfaces));
+  known.set(design, properties);
+  return properties;
+}
 
 /** A tail that grows gets heavier: what slides takes the balance back to where it was, as far as its bay lets it. */
 export function balanced(design: Design, change: readonly FieldChange[]): readonly FieldChange[] {
-  const weighed = (of: Design) => weigh(of, placeAll(of.surfaces)).properties;
   const before = weighed(design);
   const changed = withFields(design, change);
   const after = weighed(changed);
