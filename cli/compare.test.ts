@@ -104,8 +104,11 @@ describe.runIf(existsSync(TOLERANCES))('tolerances on the command line', () => {
     expect(median).toBeLessThan(p95);
     for (const shares of Object.values(printed.shares as Record<string, Record<string, number>>))
       expect(Object.values(shares).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
-    expect(run(TOLERANCES, FILE, '--draws', '128', '--seed', '3').stdout).toBe(first.stdout);
-    expect(run(TOLERANCES, FILE, '--draws', '128', '--seed', '4').stdout).not.toBe(first.stdout);
+    // Off its wheels nobody throws it, which takes most of the time.
+    const seeded = (seed: string) => run(TOLERANCES, 'demo/atoll-freighter.json', '--draws', '128', '--seed', seed);
+    expect(seeded('3').stdout).toBe(seeded('3').stdout);
+    expect(seeded('4').stdout).not.toBe(seeded('3').stdout);
+    expect(printed.found).toEqual({});
   });
 
   test('bad options are refused', () => {
