@@ -38,7 +38,7 @@ export function BuildFields({ design }: { readonly design: Design }) {
               <Fact key={tolerance.id} label={`Off by, ±1σ: ${inputWords(design, tolerance.id)}`}>
                 {says(tolerance)}
                 {tolerance.mean !== undefined && (
-                  <span className="block text-label text-faint">
+                  <span className="block text-label font-normal text-faint">
                     about where it was read, {formatLength(millimetresFromMetres(Math.abs(tolerance.mean)), units, 1)}{' '}
                     {tolerance.mean >= 0 ? 'behind' : 'ahead of'} the drawn one
                   </span>

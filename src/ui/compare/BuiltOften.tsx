@@ -123,7 +123,9 @@ function Distribution({ of: { counts, from, to, drawn, limits } }: { readonly of
   const ends = [limits.least, limits.most].filter((limit) => limit !== null);
   // A limit far outside says nothing here that the share does not.
   const near = ends.filter((limit) => limit > from - (to - from) / 2 && limit < to + (to - from) / 2);
-  const [left, right] = [Math.min(from, ...near), Math.max(to, ...near)];
+  // About a place that was read, what is drawn may lie beside all of them.
+  const shown = [from, to, ...near, ...(drawn === null ? [] : [drawn])];
+  const [left, right] = [Math.min(...shown), Math.max(...shown)];
   const at = (value: number) => 1 + ((WIDTH - 2) * (value - left)) / (right - left);
   const step = (to - from) / counts.length;
   return (
