@@ -1,6 +1,6 @@
-/** What was worked out for the last so many keys; the oldest goes first. */
-export function keptLast<Value>(most: number, make: (key: string) => Value): (key: string) => Value {
-  const kept = new Map<string, Value>();
+/** What was worked out for the last so many keys, alike where they are the same text or object; the oldest goes first. */
+export function keptLast<Key, Value>(most: number, make: (key: Key) => Value): (key: Key) => Value {
+  const kept = new Map<Key, Value>();
   return (key) => {
     const known = kept.get(key);
     if (known !== undefined) return known;

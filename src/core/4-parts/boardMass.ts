@@ -5,8 +5,10 @@ import {
   squareMetresFromSquareMillimetres,
   type Vector3,
 } from '@/core/1-base/units/convert';
+import { knownFrom } from '@/core/1-base/knownFrom';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
+import type { PartOutline } from '@/core/3-shape/outline/partOutline';
 import { flattened, type Path } from '@/core/3-shape/outline/path';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { allowancesOf } from './allowances';
@@ -60,20 +62,24 @@ function spreadOf(paths: readonly Path[]): Spread {
 
 type Seated = CutPart & { readonly seat: Seat };
 
+/** By the outline: a part that was left as it is lies where it lay. */
+const lying = knownFrom<PartOutline, readonly BoardMass[]>();
+
 /** Where the mass of one copy lies, flat piece by flat piece. */
-function massesOfOne({ outline, seat }: Seated, arealDensity: number): BoardMass[] {
-  return flatPieces(outline, seat).map(({ facet, edge, holes }) => {
-    const { area, x, y, long, high } = spreadOf([edge, ...holes]);
-    const { along, up } = facet;
-    const size = (axis: 0 | 1 | 2) => metresFromMillimetres(Math.abs(along[axis]) * long + Math.abs(up[axis]) * high);
-    const [cx, cy, cz] = placeOnFacet(facet, [x, y]);
-    return {
-      mass: squareMetresFromSquareMillimetres(area) * kilogramsPerSquareMetre(arealDensity),
-      centre: [metresFromMillimetres(cx), metresFromMillimetres(cy), metresFromMillimetres(cz)],
-      size: [size(0), size(1), size(2)],
-    };
-  });
-}
+const massesOfOne = ({ outline, seat }: Seated, arealDensity: number): readonly BoardMass[] =>
+  lying(outline, [seat, arealDensity], () =>
+    flatPieces(outline, seat).map(({ facet, edge, holes }) => {
+      const { area, x, y, long, high } = spreadOf([edge, ...holes]);
+      const { along, up } = facet;
+      const size = (axis: 0 | 1 | 2) => metresFromMillimetres(Math.abs(along[axis]) * long + Math.abs(up[axis]) * high);
+      const [cx, cy, cz] = placeOnFacet(facet, [x, y]);
+      return {
+        mass: squareMetresFromSquareMillimetres(area) * kilogramsPerSquareMetre(arealDensity),
+        centre: [metresFromMillimetres(cx), metresFromMillimetres(cy), metresFromMillimetres(cz)],
+        size: [size(0), size(1), size(2)],
+      };
+    }),
+  );
 
 const mirrored = ({ centre: [x, y, z], ...rest }: BoardMass): BoardMass => ({ ...rest, centre: [x, -y, z] });
 
@@ -88,39 +94,24 @@ function massesOf(parts: readonly CutPart[], arealDensity: number, isPair: boole
   });
 }
 
-interface KnownSurface {
-  readonly materials: Design['materials'];
-  readonly masses: readonly BoardMass[];
-}
-
-const knownSurfaces = new WeakMap<Surface, KnownSurface>();
+const ofSurfaces = knownFrom<Surface, readonly BoardMass[]>();
 
 /** What stands in a surface and closes it beside its board, as it is cut. */
-export function surfaceBoardMasses({ materials }: Design, surface: Surface): readonly BoardMass[] {
-  const before = knownSurfaces.get(surface);
-  if (before?.materials === materials) return before.masses;
-  const sheet = materials.find(({ id }) => id === surface.construction?.material);
-  const parts = sheet
-    ? [
-        ...sparParts(surface).parts,
-        ...spacerParts(surface, allowancesOf(sheet).slot),
-        ...closingRibs(surface),
-        ...braceParts(surface),
-      ]
-    : [];
-  const masses = massesOf(parts, sheet?.arealDensity ?? 0, false);
-  knownSurfaces.set(surface, { materials, masses });
-  return masses;
-}
+export const surfaceBoardMasses = ({ materials }: Design, surface: Surface): readonly BoardMass[] =>
+  ofSurfaces(surface, [materials], () => {
+    const sheet = materials.find(({ id }) => id === surface.construction?.material);
+    if (!sheet) return [];
+    const parts = [
+      ...sparParts(surface).parts,
+      ...spacerParts(surface, allowancesOf(sheet).slot),
+      ...closingRibs(surface),
+      ...braceParts(surface),
+    ];
+    return massesOf(parts, sheet.arealDensity, false);
+  });
 
-interface Known {
-  readonly from: readonly unknown[];
-  readonly masses: readonly BoardMass[];
-}
-
-/** By the body as it is drawn: what it follows from has to be the same. Newest first, as one is often weighed beside another. */
-const known = new WeakMap<Body, readonly Known[]>();
-const KEPT = 3;
+/** By the body as it is drawn; a few, as one is often weighed beside another. */
+const ofBodies = knownFrom<Body, readonly BoardMass[]>(3);
 const NONE: readonly BoardMass[] = [];
 
 /** What of the things aboard the board of a body follows from: of a pack that slides its bay, not where in it it lies. */
@@ -145,12 +136,5 @@ export function bodyBoardMasses(design: Design, body: Body): readonly BoardMass[
   if (!sheet || body.kind === 'round' || body.construction?.truss) return NONE;
   const { surfaces, materials, propulsion, wheels, massItems } = design;
   const from = [surfaces, materials, propulsion, wheels, ...followedItems(body, massItems)];
-  const before = known.get(body) ?? [];
-  const same = before.find(
-    (one) => one.from.length === from.length && one.from.every((of, index) => of === from[index]),
-  );
-  if (same) return same.masses;
-  const masses = massesOf(bodyParts(design, body).parts, sheet.arealDensity, body.mirrored);
-  known.set(body, [{ from, masses }, ...before].slice(0, KEPT));
-  return masses;
+  return ofBodies(body, from, () => massesOf(bodyParts(design, body).parts, sheet.arealDensity, body.mirrored));
 }

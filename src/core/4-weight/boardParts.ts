@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Section } from '@/core/2-document/schema/section';
 import { type Body, type Material, materialSchema } from '@/core/2-document/schema/airframe';
@@ -169,24 +170,14 @@ function sparElements(surface: PlacedSurface): MassElement[] {
   });
 }
 
-interface KnownBody {
-  readonly from: readonly unknown[];
-  readonly elements: readonly MassElement[];
-}
-
-const knownBodies = new WeakMap<Body, KnownBody>();
+const ofBodies = knownFrom<Body, readonly MassElement[]>();
 const NO_PARTS: readonly BoardMass[] = [];
 
 /** The skin of a body with its doublers, or its sticks and film; glue and tape lie where they lie. */
 export function bodyElements(design: Design, body: Body): readonly MassElement[] {
   // What of it is cut knows by itself what that follows from.
   const parts = body.construction?.countedBy === 'parts' ? bodyBoardMasses(design, body) : NO_PARTS;
-  const from = [design.materials, design.figures, parts];
-  const before = knownBodies.get(body);
-  if (before?.from.every((of, index) => of === from[index])) return before.elements;
-  const elements = weighedBody(design, body, parts);
-  knownBodies.set(body, { from, elements });
-  return elements;
+  return ofBodies(body, [design.materials, design.figures, parts], () => weighedBody(design, body, parts));
 }
 
 function weighedBody(design: Design, body: Body, parts: readonly BoardMass[]): MassElement[] {

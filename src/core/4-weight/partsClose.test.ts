@@ -141,4 +141,38 @@ describe('weights and cut parts', () => {
         expect(follows).toBeGreaterThan(0);
     },
   );
+
+  test.each(DEMO_NAMES)('%s: whatever passes it or it is made of, the board is what it is worked out anew', (name) => {
+    const design = demoDesign(name);
+    const told = (of: Design) => of.bodies.map((body) => bodyBoardMasses(of, body));
+    const drawn = JSON.stringify(told(design));
+    const moved = design.surfaces.flatMap((surface, index) => {
+      const { position, incidence, stations, controls, mount } = surface;
+      const changed: Partial<typeof surface>[] = [
+        { position: { ...position, x: position.x + 4 } },
+        { position: { ...position, z: position.z + 3 } },
+        { incidence: incidence + 2 },
+        { stations: stations.map((station) => ({ ...station, chord: 1.1 * station.chord })) },
+        { controls: controls.map((control) => ({ ...control, throwUp: control.throwUp + 5 })) },
+        { mount: { ...mount, kind: mount.kind === 'bands' ? 'glued' : 'bands' } as typeof mount },
+      ];
+      return changed.map((more): Partial<Design> => ({
+        surfaces: design.surfaces.with(index, { ...surface, ...more }),
+      }));
+    });
+    const boards = [
+      { materials: design.materials.map((one) => ({ ...one, thickness: one.thickness + 1 })) },
+      { materials: design.materials.map((one) => ({ ...one, arealDensity: one.arealDensity + 50 })) },
+    ];
+    let follows = 0;
+    for (const changed of [...moved, ...boards]) {
+      const wanted = told(structuredClone({ ...design, ...changed }));
+      // So that what is known is known of the design as drawn.
+      told(design);
+      expect(told({ ...design, ...changed })).toEqual(wanted);
+      if (JSON.stringify(wanted) !== drawn) follows += 1;
+    }
+    expect(JSON.stringify(told(design))).toBe(drawn);
+    if (drawn !== '[]' && drawn !== '[[]]') expect(follows).toBeGreaterThan(1);
+  });
 });

@@ -13,7 +13,7 @@ test('finds the top of a hill, also at an end, and the higher of two', () => {
 
 test('the last ones are known again, the oldest is made anew', () => {
   const made: string[] = [];
-  const get = keptLast(2, (key) => (made.push(key), key.length));
+  const get = keptLast(2, (key: string) => (made.push(key), key.length));
   ['a', 'bb', 'a', 'ccc', 'bb', 'a'].forEach((key) => expect(get(key)).toBe(key.length));
   expect(made).toEqual(['a', 'bb', 'ccc', 'a']);
 });

@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { type Millimetres, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
@@ -20,45 +21,39 @@ export interface Passing {
 }
 
 /** Walls of one aircraft lie at the same few places. */
-const known = new WeakMap<readonly Surface[], Map<Millimetres, readonly Passing[]>>();
+const ofAll = knownFrom<readonly Surface[], readonly Passing[]>(8);
+const ofOne = knownFrom<Surface, Passing | null>(8);
 
 /** Sections of all surfaces that pass an upright wall at so much beside the middle, each at its own incidence and twist. */
-export function passingAt(surfaces: readonly Surface[], y: Millimetres): readonly Passing[] {
-  const before = known.get(surfaces) ?? new Map<Millimetres, readonly Passing[]>();
-  known.set(surfaces, before);
-  const passing = before.get(y) ?? findPassing(surfaces, y);
-  before.set(y, passing);
-  return passing;
-}
+export const passingAt = (surfaces: readonly Surface[], y: Millimetres): readonly Passing[] =>
+  ofAll(surfaces, [y], () =>
+    surfaces.map((surface) => ofOne(surface, [y], () => findPassing(surface, y))).filter((passing) => passing !== null),
+  );
 
-function findPassing(surfaces: readonly Surface[], y: Millimetres): Passing[] {
-  return surfaces.flatMap((surface): Passing[] => {
-    if (!surface.mirrored || surface.position.y > y) return [];
-    const [root] = surface.stations;
-    const slope = Math.cos(radiansFromDegrees(root!.dihedral));
-    if (slope < 0.3) return [];
-    const distance = (y - surface.position.y) / slope;
-    if (distance > surface.stations.at(-1)!.distanceFromRoot) return [];
-    const { nose, chord, section } = edgesAt(surface, distance);
-    const rise = distance * Math.sin(radiansFromDegrees(root!.dihedral));
-    const x = surface.position.x + nose;
-    const z = surface.position.z + rise;
-    // Nose up turns the section clockwise as it is seen from the left, x to the right.
-    const turn = -radiansFromDegrees(surface.incidence + twistAt(surface, distance));
-    const { edge } = sectionOutline(section, chord);
-    return [
-      {
-        surface,
-        edge: transformed(edge, { turn, by: [x, z] }),
-        nose: x,
-        tail: x + chord * Math.cos(turn),
-        height: z,
-        distance,
-        chord,
-        turn,
-      },
-    ];
-  });
+function findPassing(surface: Surface, y: Millimetres): Passing | null {
+  if (!surface.mirrored || surface.position.y > y) return null;
+  const [root] = surface.stations;
+  const slope = Math.cos(radiansFromDegrees(root!.dihedral));
+  if (slope < 0.3) return null;
+  const distance = (y - surface.position.y) / slope;
+  if (distance > surface.stations.at(-1)!.distanceFromRoot) return null;
+  const { nose, chord, section } = edgesAt(surface, distance);
+  const rise = distance * Math.sin(radiansFromDegrees(root!.dihedral));
+  const x = surface.position.x + nose;
+  const z = surface.position.z + rise;
+  // Nose up turns the section clockwise as it is seen from the left, x to the right.
+  const turn = -radiansFromDegrees(surface.incidence + twistAt(surface, distance));
+  const { edge } = sectionOutline(section, chord);
+  return {
+    surface,
+    edge: transformed(edge, { turn, by: [x, z] }),
+    nose: x,
+    tail: x + chord * Math.cos(turn),
+    height: z,
+    distance,
+    chord,
+    turn,
+  };
 }
 
 function twistAt({ stations }: Surface, distance: Millimetres): number {

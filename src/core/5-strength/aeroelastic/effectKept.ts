@@ -41,7 +41,7 @@ export function effectKept(
   if (!(Math.abs(stiff) > NOTHING)) return null;
   const turns = body.turnsBy(loads);
   // The effect is linear in the unknowns: one number for each of them serves all speeds.
-  const each = body.answers.map((answer) => effectOf(answer) / stiff);
+  const each = body.totals(about).map((total) => pick(total) / stiff);
   const byTilt = body.tilts.map(({ totals }) => totals(about).map((total) => (total ? pick(total) / stiff : 0)));
   const shareOf = ({ body: here, held }: Equations, pressure: Pascals) => {
     const unknowns = held?.(turns.map((turn) => turn * pressure));

@@ -30,11 +30,14 @@ export function stripLoadsOf(
   for (let strip = 0, panel = 0; strip < lattice.strips.length; strip++) {
     const { tangentY, tangentZ, m } = lattice.strips[strip]!;
     const quarter = m.x + QUARTER * m.chord;
+    let [lifts, turns] = [0, 0];
     for (let k = 0; k < count; k++, panel++) {
       const lift = 2 * circulation[panel]! * (boundY[panel]! * tangentY + boundZ[panel]! * tangentZ);
-      force[strip]! += lift;
-      moment[strip]! -= lift * (forceX[panel]! - quarter);
+      lifts += lift;
+      turns -= lift * (forceX[panel]! - quarter);
     }
+    force[strip] = lifts;
+    moment[strip] = turns;
   }
   return { force, moment };
 }

@@ -1,3 +1,4 @@
+import { keptLast } from '@/core/1-base/keptLast';
 import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -12,7 +13,7 @@ import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { NOUGHT } from '@/core/1-base/numeric/vectors';
 import { keptBy, type Mount } from './mount';
 import { type TwistShapes, twistShapes } from './shapes';
-import { beamLoadOf, loadsOfTurns, type StripLoads, sumLoads } from './stripLoads';
+import { beamLoadOf, loadsOfTurns, type StripLoads, sumLoads, type Total, totalOf } from './stripLoads';
 import { type Tilt, tiltsOf } from './tilt';
 
 export interface SuppleInput {
@@ -59,6 +60,8 @@ export interface Supple {
   readonly shares: readonly number[];
   readonly scale: Float64Array;
   readonly turnsBy: (loads: StripLoads) => Float64Array;
+  /** Force and moment about a point that every answer adds up to. */
+  readonly totals: (about: Vector3) => readonly Total[];
 }
 
 /** Turn of every strip of a surface about its own direction by what passes its beam [rad]. */
@@ -133,10 +136,11 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
   const shares = turnShares({ lattice, parity, mounts, twisting, firstMount, size });
   const turnsBy = ({ force, moment }: StripLoads): Float64Array => {
     const turns = new Float64Array(size);
-    for (let row = 0, at = 0; row < size; row++) {
+    for (let row = 0; row < size; row++) {
       let sum = 0;
-      for (let strip = 0; strip < strips.length; strip++, at++)
-        sum += shares.byForce[at]! * force[strip]! + shares.byMoment[at]! * moment[strip]!;
+      const begin = row * strips.length;
+      for (let strip = shares.from[row]!; strip < shares.to[row]!; strip++)
+        sum += shares.byForce[begin + strip]! * force[strip]! + shares.byMoment[begin + strip]! * moment[strip]!;
       turns[row] = sum;
     }
     return turns;
@@ -172,10 +176,9 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
   const tilts = tiltsOf(steady, { lattice, parity, mounts, firstMount, size });
   const none: SteadyState = { shares: steady.map(() => 0), airAngles: mounts.map(() => 0) };
   const scale = new Float64Array(size);
-  return inState(
-    { lattice, parity, size, shapes, firstMount, answers, coupling, tilts, turnsBy, shares: none.shares, scale },
-    none,
-  );
+  const totals = keptLast(1, (about: Vector3) => answers.map((answer) => totalOf(lattice, answer, parity, about)));
+  const made = { lattice, parity, size, shapes, firstMount, answers, coupling, tilts, turnsBy, totals, scale };
+  return inState({ ...made, shares: none.shares }, none);
 }
 
 /** The same aircraft bent from another steady state. */
@@ -194,11 +197,16 @@ interface Turning {
   readonly size: number;
 }
 
-/** What every unknown is turned by under one newton and under one newton metre on every strip, unknown by unknown. */
+/**
+ * What every unknown is turned by under one newton and under one newton metre
+ * on every strip, unknown by unknown, and from which strip on to before which
+ * one that is anything.
+ */
 function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Turning) {
   const { firstStrip, surfaces } = lattice;
   const count = lattice.strips.length;
   const [byForce, byMoment] = [new Float64Array(size * count), new Float64Array(size * count)];
+  const [from, to] = [new Int32Array(size), new Int32Array(size).fill(count)];
   let row = 0;
   for (const { shapes, shares } of twisting) {
     shares.forEach((share, local) => {
@@ -208,9 +216,14 @@ function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Tur
         byMoment[(row + shape) * count + strip] = share.byMoment[shape]!;
       }
     });
+    from.fill(firstStrip[shapes.surface]!, row, row + shapes.values.length);
+    to.fill(firstStrip[shapes.surface + 1]!, row, row + shapes.values.length);
     row += shapes.values.length;
   }
   mounts.forEach((mount, index) => {
+    const own = firstMount + 3 * index;
+    from.fill(Math.min(...mount.surfaces.map((surface) => firstStrip[surface]!)), own, own + 3);
+    to.fill(Math.max(...mount.surfaces.map((surface) => firstStrip[surface + 1]!)), own, own + 3);
     for (const surface of mount.surfaces) {
       const isShared = mount.isMiddle && surfaces[surface]!.mirrored;
       const kept = keptBy(parity, isShared);
@@ -219,14 +232,14 @@ function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Tur
         const turned = [mount.turnBy(force, at, NOUGHT), mount.turnBy(NOUGHT, at, moment!)] as const;
         for (let axis = 0; axis < 3; axis++) {
           if (!kept[axis]) continue;
-          const place = (firstMount + 3 * index + axis) * count + strip;
+          const place = (own + axis) * count + strip;
           byForce[place] = (isShared ? 2 : 1) * turned[0][axis]!;
           byMoment[place] = (isShared ? 2 : 1) * turned[1][axis]!;
         }
       }
     }
   });
-  return { byForce, byMoment };
+  return { byForce, byMoment, from, to };
 }
 
 /** One newton and one newton metre on every strip of a surface. */
@@ -240,7 +253,7 @@ function unitLoads(lattice: Lattice, surface: number) {
 /** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
 function sharesByStrip(
   { surface, byStrip }: TwistShapes,
-  { values, stride }: EachPassing,
+  { values, stride, reach }: EachPassing,
   { beam, lattice }: { readonly beam: SurfaceBeam; readonly lattice: Lattice },
 ) {
   const strips = lattice.strips.slice(lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!);
@@ -257,10 +270,8 @@ function sharesByStrip(
     });
     return weighedMoments(beam, weights);
   });
-  return strips.map((_, local) => ({
-    byForce: counts.map((one) => weighed(one, values, 2 * local * stride)),
-    byMoment: counts.map((one) => weighed(one, values, (2 * local + 1) * stride)),
-  }));
+  const under = (load: number) => counts.map((one) => weighed(one, values, load * stride, reach[load]));
+  return strips.map((_, local) => ({ byForce: under(2 * local), byMoment: under(2 * local + 1) }));
 }
 
 /** The equations at a dynamic pressure [Pa]: I − q K. */

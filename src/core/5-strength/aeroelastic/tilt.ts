@@ -1,3 +1,4 @@
+import { keptLast } from '@/core/1-base/keptLast';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { Lattice } from '@/core/5-aero/lattice';
@@ -65,20 +66,16 @@ export function tiltsOf(steady: readonly StripLoads[], mounted: Mounted): Tilt[]
   if (steady.length === 0) return [];
   const { lattice, parity, firstMount, size } = mounted;
   const units = unitTilts(mounted);
-  // Every effect asks about the same point.
-  let last: { readonly about: Vector3; readonly totals: readonly Total[] } | null = null;
-  const totalsOfUnits = (about: Vector3) => {
-    if (last?.about !== about)
-      last = { about, totals: units.map((unit) => totalOfForces(lattice, parity, about, [unit])) };
-    return last.totals;
-  };
+  const totalsOfUnits = keptLast(1, (about: Vector3) =>
+    units.map((unit) => totalOfForces(lattice, parity, about, [unit])),
+  );
   return steady.map(({ force }) => {
     const coupling = new Float64Array(size * size);
     for (const { strip, axis, row, turns } of units)
       for (let to = 0; to < 3; to++) coupling[(row + to) * size + row + axis]! += force[strip]! * turns[to]!;
     return {
       coupling,
-      totals: (about) => {
+      totals: keptLast(1, (about: Vector3) => {
         const sums = Array.from({ length: size }, (_, unknown) => (unknown < firstMount ? null : new Float64Array(6)));
         totalsOfUnits(about).forEach((total, index) => {
           const { strip, axis, row } = units[index]!;
@@ -91,7 +88,7 @@ export function tiltsOf(steady: readonly StripLoads[], mounted: Mounted): Tilt[]
         return sums.map(
           (sum): Total | null => sum && { force: [sum[0]!, sum[1]!, sum[2]!], moment: [sum[3]!, sum[4]!, sum[5]!] },
         );
-      },
+      }),
     };
   });
 }

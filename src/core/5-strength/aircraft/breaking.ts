@@ -1,5 +1,5 @@
 import type { Fraction } from '@/core/1-base/units/convert';
-import { workedBy } from '../beam/beam';
+import { type Worked, workedBy } from '../beam/beam';
 import { CUT, PART, type Passing, placeOfCut } from '../beam/passing';
 import type { Stretch } from '../beam/stretch';
 import { rootJoint } from '../joints/rootJoint';
@@ -16,23 +16,19 @@ export interface Breaking {
   readonly isPressed: boolean;
 }
 
-/** What works a section: moments that press its upper side and its rear [N·m], and the force up [N]. */
-interface Working {
-  readonly upward: number;
-  readonly rearward: number;
-  readonly shear: number;
-}
+/** What passes a beam in pull-ups of one and of two times the weight; everything grows evenly with it. */
+type Grown = readonly [one: Passing, two: Passing];
 
-/** A section under loads that grow evenly with the load factor. */
+/** A cut of a beam under loads that grow evenly with the load factor. */
 interface Loaded {
   readonly surface: number;
   readonly place: number;
   readonly stretch: Stretch;
   readonly isJoint: boolean;
-  readonly at: Grown;
+  readonly cut: number;
+  readonly asDrawn: Grown;
+  readonly asBent: Grown;
 }
-
-type Grown = (factor: number) => Working;
 
 /** Places that are looked at closely once the hardest worked are known. */
 const CLOSELY = 4;
@@ -45,49 +41,44 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
   const all: Loaded[] = [];
   for (const [surface, beam] of body.beams) {
     const under = (pull: PullUp, loads: PullUp['bent']) => body.passing(surface, loads, pull);
-    const stiff = [under(one, one.rigid), under(two, two.rigid)] as const;
-    const bent = [under(one, one.bent), under(two, two.bent)] as const;
-    // What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse.
-    const workedAtCut = (at: number): Grown => {
-      const [asDrawn, asBent] = [grown(stiff, at), grown(bent, at)];
-      return (factor) => harder(asDrawn(factor), asBent(factor));
-    };
-    const sections = beam.stretches.map((stretch, index): Loaded => {
-      const [inner, outer] = [workedAtCut(placeOfCut(index, CUT.inner)), workedAtCut(placeOfCut(index, CUT.outer))];
+    const asDrawn = [under(one, one.rigid), under(two, two.rigid)] as const;
+    const asBent = [under(one, one.bent), under(two, two.bent)] as const;
+    const shared = { surface, asDrawn, asBent };
+    const pressed = (cut: number) => Math.abs(partAt(harder(shared, cut, START), cut + PART.upward, START));
+    beam.stretches.forEach((stretch, index) => {
+      const [inner, outer] = [placeOfCut(index, CUT.inner), placeOfCut(index, CUT.outer)];
       // A stretch is alike from end to end: only the end that is bent harder can break.
-      const isInner = Math.abs(outer(START).upward) <= Math.abs(inner(START).upward);
-      return {
-        surface,
-        place: isInner ? stretch.from : stretch.to,
-        stretch,
-        isJoint: false,
-        at: isInner ? inner : outer,
-      };
+      const isInner = pressed(outer) <= pressed(inner);
+      const [place, cut] = isInner ? [stretch.from, inner] : [stretch.to, outer];
+      all.push({ ...shared, place, stretch, isJoint: false, cut });
     });
-    all.push(...sections);
     const joint = body.surfaces[surface]!.source.mirrored ? rootJoint(beam) : null;
     const root = beam.stretches[0];
-    if (joint && root)
-      all.push({
-        surface,
-        place: root.from,
-        stretch: { ...root, whole: joint, shearStrength: Infinity },
-        isJoint: true,
-        at: workedAtCut(placeOfCut(0, CUT.inner)),
-      });
+    if (joint && root) {
+      const stretch = { ...root, whole: joint, shearStrength: Infinity };
+      all.push({ ...shared, place: root.from, stretch, isJoint: true, cut: placeOfCut(0, CUT.inner) });
+    }
   }
   return all;
 }
 
-const harder = (a: Working, b: Working): Working => (Math.abs(b.upward) > Math.abs(a.upward) ? b : a);
+/** What bends may be worked harder or less than what is stiff: the harder counts, so that stiffer is never worse. */
+function harder({ asDrawn, asBent }: Pick<Loaded, 'asDrawn' | 'asBent'>, cut: number, factor: number): Grown {
+  const upward = (of: Grown) => Math.abs(partAt(of, cut + PART.upward, factor));
+  return upward(asBent) > upward(asDrawn) ? asBent : asDrawn;
+}
 
 /** What grows evenly with the load factor, from what passes at one and at two. */
-const grown =
-  ([one, two]: readonly [Passing, Passing], at: number): Grown =>
-  (factor) => {
-    const part = (which: number) => one[at + which]! + (two[at + which]! - one[at + which]!) * (factor - 1);
-    return { upward: part(PART.upward), rearward: part(PART.rearward), shear: part(PART.shear) };
-  };
+const partAt = ([one, two]: Grown, at: number, factor: number): number =>
+  one[at]! + (two[at]! - one[at]!) * (factor - 1);
+
+/** How hard moments and shear work a cut. */
+function workedIn(loaded: Loaded, factor: number): Worked {
+  const { stretch, cut } = loaded;
+  const by = harder(loaded, cut, factor);
+  const part = (which: number) => partAt(by, cut + which, factor);
+  return workedBy(stretch, part(PART.upward), part(PART.rearward), part(PART.shear));
+}
 
 /** The load factor from which the search starts. */
 const START = 3;
@@ -101,10 +92,6 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   const [one, two] = [pulls(1), pulls(2)];
   const all = loadedSections(body, one, two);
   if (all.length === 0) return null;
-  const workedIn = ({ stretch, at }: Loaded, factor: number) => {
-    const { upward, rearward, shear } = at(factor);
-    return workedBy(stretch, upward, rearward, shear);
-  };
   const shareOf = (loaded: Loaded, factor: number) => workedIn(loaded, factor).share;
   const hardest = all
     .map((loaded) => ({ loaded, share: shareOf(loaded, START) }))

@@ -24,7 +24,7 @@ import {
   twistsOf,
 } from '../aeroelastic/supple';
 import { type StripLoads, stripLoadsOf, sumLoads, type Total, totalOf } from '../aeroelastic/stripLoads';
-import { addTimes, type Passing, passingOf } from '../beam/passing';
+import { addTwo, type Passing, passingOf } from '../beam/passing';
 import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
 import { coveringOf } from '../materials/covering';
 import { type Board, boardNamed } from '../materials/ownBoard';
@@ -156,7 +156,7 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     booms,
     alike,
     cases,
-    answerTotals: alike.answers.map((answer) => totalOf(model.lattice, answer, 'symmetric', about)),
+    answerTotals: alike.totals(about),
     opposite: oppositeOnce,
     equations: (parity, pressure) => {
       const before = equations[parity].get(pressure);
@@ -227,10 +227,8 @@ function passingIn(lattice: Lattice, twists: Twists, byWeight: ReadonlyMap<numbe
     const { each } = twists(surface);
     const passing = byWeight.get(surface)!.map((weight) => factor * weight);
     const first = lattice.firstStrip[surface]!;
-    for (let strip = first; strip < lattice.firstStrip[surface + 1]!; strip++) {
-      addTimes(passing, each, 2 * (strip - first), pressure * loads.force[strip]!);
-      addTimes(passing, each, 2 * (strip - first) + 1, pressure * loads.moment[strip]!);
-    }
+    for (let strip = first; strip < lattice.firstStrip[surface + 1]!; strip++)
+      addTwo(passing, each, 2 * (strip - first), [pressure * loads.force[strip]!, pressure * loads.moment[strip]!]);
     before.set(surface, passing);
     return passing;
   };

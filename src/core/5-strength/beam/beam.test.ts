@@ -3,7 +3,7 @@ import type { Vector3 } from '@/core/1-base/units/convert';
 import { composite, type Fibre, utilisation } from '../section/composite';
 import { sheetFibres } from '../section/fibres';
 import { bend, weighed, weighedMoments } from './beam';
-import { addTimes, CUT, eachPassing, PART, passingOf, placeOfCut } from './passing';
+import { addTwo, CUT, eachPassing, PART, passingOf, placeOfCut } from './passing';
 import { type Beam, type BeamLoad, centreAt, internalAt } from './stretch';
 import { cross, dot, plus, times, unit } from '@/core/1-base/numeric/vectors';
 
@@ -77,7 +77,8 @@ describe('a beam', () => {
   test('loads one by one add up to what passes under all of them', () => {
     const each = eachPassing(beam, loads);
     const sum = new Float64Array(each.stride);
-    [2, -1, 0.5].forEach((times, which) => addTimes(sum, each, which, times));
+    addTwo(sum, each, 0, [2, -1]);
+    addTwo(sum, each, 1, [0, 0.5]);
     const scaled = [2, -1, 0.5].map((by, which) => {
       const { force, moment = [0, 0, 0], ...rest } = loads[which]!;
       return { ...rest, force: times(force, by), moment: times(moment, by) };
@@ -93,6 +94,8 @@ describe('a beam', () => {
       const { rotation } = bend(beam, [load]);
       const expected = rotation.reduce((sum, turned, node) => sum + dot(turned, weights[node]!), 0);
       expect(weighed(counts, each.values, index * each.stride)).toBeCloseTo(expected, 12);
+      // What lies outboard of a load adds nothing.
+      expect(weighed(counts, each.values, index * each.stride, each.reach[index])).toBeCloseTo(expected, 12);
     });
   });
 });

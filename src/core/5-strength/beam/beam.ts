@@ -81,11 +81,13 @@ export function weighedMoments({ stretches }: Beam, weights: readonly Vector3[])
   return counts;
 }
 
-/** A weighted sum of rotations by what passes the middles. @param counts what weighedMoments gave @param from where what passes begins in its array */
-export function weighed(counts: Weights, passing: Passing, from = 0): number {
+/** A weighted sum of rotations by what passes the middles. @param counts what weighedMoments gave @param from where what passes begins in its array @param reach how many numbers of it are anything */
+export function weighed(counts: Weights, passing: Passing, from = 0, reach = Infinity): number {
   let sum = 0;
+  const end = from + reach;
   for (let at = 0, index = 0; at < counts.length; at += COUNTED, index++) {
     const middle = from + placeOfCut(index, CUT.middle);
+    if (middle >= end) break;
     sum +=
       counts[at]! * passing[middle + PART.upward]! +
       counts[at + 1]! * passing[middle + PART.rearward]! +

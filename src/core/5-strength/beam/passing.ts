@@ -34,8 +34,8 @@ function cutsOf(beam: Beam): Float64Array {
   return made;
 }
 
-/** Adds what a load brings. Written out: it is asked for every strip. */
-function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: Passing, begin: number): void {
+/** Adds what a load brings, from the root as far out as it reaches. Written out: it is asked for every strip. @returns how many numbers that is */
+function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: Passing, begin: number): number {
   const cuts = cutsOf(beam);
   const [fx, fy, fz] = force;
   const [ox, oy, oz] = moment ?? [0, 0, 0];
@@ -44,7 +44,7 @@ function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: P
     for (let cut = placeOfCut(index, CUT.inner); cut < STRIDE * (index + 1); cut += CUT.middle) {
       const place = cuts[cut]!;
       // Cuts go outwards: nothing of it lies beyond.
-      if (to > from ? place >= to : place > from) return;
+      if (to > from ? place >= to : place > from) return cut;
       const share = place <= from ? 1 : (to - place) / (to - from);
       const middle = place <= from ? 0 : (place - from) / 2;
       const x = at[0] + middle * way[0] - cuts[cut + 1]!;
@@ -60,6 +60,7 @@ function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: P
       into[to4 + PART.twist]! += mx * along[0] + my * along[1] + mz * along[2];
     }
   }
+  return STRIDE * beam.stretches.length;
 }
 
 /** What passes a beam under loads. */
@@ -74,17 +75,25 @@ export interface EachPassing {
   readonly values: Float64Array;
   /** Numbers of one load. */
   readonly stride: number;
+  /** How many of them are anything, load by load: outboard of it nothing of a load passes. */
+  readonly reach: Int32Array;
 }
 
 export function eachPassing(beam: Beam, loads: readonly BeamLoad[]): EachPassing {
   const stride = STRIDE * beam.stretches.length;
   const values = new Float64Array(stride * loads.length);
-  loads.forEach((load, index) => add(beam, load, values, index * stride));
-  return { values, stride };
+  const reach = Int32Array.from(loads, (load, index) => add(beam, load, values, index * stride));
+  return { values, stride, reach };
 }
 
-/** Adds one of several so many times. */
-export function addTimes(into: Passing, { values, stride }: EachPassing, which: number, times: number): void {
-  if (times === 0) return;
-  for (let at = 0, from = which * stride; at < stride; at++, from++) into[at]! += times * values[from]!;
+/** Adds one of several and the next one to it, each so many times. */
+export function addTwo(
+  into: Passing,
+  { values, stride, reach }: EachPassing,
+  which: number,
+  [times, timesNext]: readonly [number, number],
+): void {
+  const end = Math.max(reach[which]!, reach[which + 1]!);
+  for (let at = 0, from = which * stride; at < end; at++, from++)
+    into[at]! += times * values[from]! + timesNext * values[from + stride]!;
 }

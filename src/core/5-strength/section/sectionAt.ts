@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { type Metres, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Station } from '@/core/2-document/schema/surface';
 import { contourOf } from '@/core/3-shape/section/contour';
@@ -26,15 +27,8 @@ export interface BuiltSection {
   readonly twistBand: number;
 }
 
-interface KnownSection {
-  readonly from: readonly unknown[];
-  readonly section: BuiltSection;
-}
-
-/** Sections by the inner station of their panel: most of a wing stays as it is while one chord is dragged. Newest first. */
-const known = new WeakMap<Station, readonly KnownSection[]>();
-/** Of a panel with all its stretches, before and after. */
-const KEPT = 24;
+/** By the inner station of their panel, all its stretches before and after: most of a wing stays as it is while one chord is dragged. */
+const sections = knownFrom<Station, BuiltSection>(24);
 
 /** The section at a place: walls between both stations, rods that pass there, covering. */
 export function sectionAt(stuff: SurfaceStuff, place: SectionPlace): BuiltSection {
@@ -45,14 +39,7 @@ export function sectionAt(stuff: SurfaceStuff, place: SectionPlace): BuiltSectio
   const outer = stations[panel + 1]!;
   const rods = spars.length > 0 ? [spars, distance, edge] : [];
   const from = [outer, within, cutAt, cosine, material, covering?.solid, covering?.thickness, ...rods];
-  const before = known.get(inner) ?? [];
-  const same = before.find(
-    (one) => one.from.length === from.length && one.from.every((of, index) => of === from[index]),
-  );
-  if (same) return same.section;
-  const section = buildSection(stuff, place);
-  known.set(inner, [{ from, section }, ...before].slice(0, KEPT));
-  return section;
+  return sections(inner, from, () => buildSection(stuff, place));
 }
 
 function buildSection(stuff: SurfaceStuff, place: SectionPlace): BuiltSection {

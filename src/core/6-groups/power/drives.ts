@@ -33,7 +33,7 @@ export function propellerOf({ propellerDiameter, propellerPitch, blades, blade =
 
 type TableKey = readonly [data: PropellerData, density: number, viscosity: number];
 
-const tables = keptLast(KEPT, (key) => {
+const tables = keptLast(KEPT, (key: string) => {
   const [data, density, viscosity] = JSON.parse(key) as TableKey;
   return propellerTable(propellerOf(data), { density, viscosity });
 });

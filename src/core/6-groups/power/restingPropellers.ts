@@ -23,7 +23,7 @@ const KEPT = 48;
 type AreaKey = readonly [drive: Resting, speed: number, air: Air];
 type Resting = Pick<Propulsion, 'propellerDiameter' | 'propellerPitch' | 'blades' | 'blade' | 'atRest' | 'motor'>;
 
-const areas = keptLast(KEPT, (key) => areaOf(...(JSON.parse(key) as AreaKey)));
+const areas = keptLast(KEPT, (key: string) => areaOf(...(JSON.parse(key) as AreaKey)));
 
 /** Of one propeller; known again for the last ones. */
 export function restingArea(

@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { say } from '@/core/1-base/words/phrase';
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { PartOutline } from '@/core/3-shape/outline/partOutline';
@@ -9,17 +10,38 @@ import { dowelRods, fittingsOf } from './fittings';
 import { formersOf } from './formers';
 import { lidsOf } from './lids';
 import { type Opened, withOpenings } from './openings';
-import { frameMarks, profileOf } from './plank';
+import { frameMarks } from './plank';
 import { alongOf, type BodyParts, drawnOut, framesBetween, nameOfBody, partOf, type Stuff, textAt } from './stuff';
 import { trayOf } from './tray';
 
 /** Sides run through, top and bottom stand between them, formers within all four. */
 export function box(stuff: Stuff): BodyParts {
+  const widest = Math.max(...stuff.body.frames.map(({ width }) => width));
+  const opened = withOpenings(stuff, widest / 2);
+  const [side, ...doublers] = ofOpened(opened, [], () => [sideOf(stuff, opened), ...doublersOf(stuff, opened)]);
+  const tray = trayOf(stuff);
+  const bay = tray && ([tray.from, tray.to] as const);
+  const parts: CutPart[] = [
+    side!,
+    ...(['top', 'bottom'] as const).flatMap((which) => lidsOf(stuff, which, { gaps: opened.gaps, bay })),
+    ...formersOf(stuff, tray),
+    ...doublers,
+    ...fittingsOf(stuff),
+  ];
+  return {
+    parts: tray ? [...parts, tray.part] : parts,
+    faults: [...opened.faults],
+    rods: dowelRods(stuff, opened),
+  };
+}
+
+/** Sides and doublers follow from their body and what passes it alone. */
+const ofOpened = knownFrom<Opened, readonly CutPart[]>();
+
+function sideOf(stuff: Stuff, opened: Opened): CutPart {
   const { body, wall } = stuff;
   const { frames, construction } = body;
   const name = nameOfBody(body);
-  const widest = Math.max(...frames.map(({ width }) => width));
-  const opened = withOpenings(stuff, profileOf(body), widest / 2);
   const along = alongOf(frames, ({ width }) => width / 2);
   const flat = (path: Path) => drawnOut(path, frames, along);
   const side: PartOutline = {
@@ -29,26 +51,13 @@ export function box(stuff: Stuff): BodyParts {
     lines: frameMarks(body).map((line) => ({ ...line, path: flat(line.path) })),
     texts: textAt(`${name}, side`, [12, (frames[0]!.top + frames[0]!.bottom) / 2]),
   };
-  const tray = trayOf(stuff);
-  const bay = tray && ([tray.from, tray.to] as const);
-  const layers = construction!.layers;
-  const parts: CutPart[] = [
-    partOf(stuff, 'side', 'side', side, {
-      count: 2 * layers,
-      mirrored: layers,
-      notes: [say`the sides run through from nose to tail, top and bottom stand between them`, ...opened.notes],
-      seat: sideSeat(stuff, along, wall / 2),
-    }),
-    ...(['top', 'bottom'] as const).flatMap((which) => lidsOf(stuff, which, { gaps: opened.gaps, bay })),
-    ...formersOf(stuff, tray),
-    ...doublersOf(stuff, opened),
-    ...fittingsOf(stuff),
-  ];
-  return {
-    parts: tray ? [...parts, tray.part] : parts,
-    faults: [...opened.faults],
-    rods: dowelRods(stuff, opened),
-  };
+  const { layers } = construction!;
+  return partOf(stuff, 'side', 'side', side, {
+    count: 2 * layers,
+    mirrored: layers,
+    notes: [say`the sides run through from nose to tail, top and bottom stand between them`, ...opened.notes],
+    seat: sideSeat(stuff, along, wall / 2),
+  });
 }
 
 /** Holes that are drilled stay round, wherever along a wall they lie. */

@@ -1,11 +1,13 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { degreesFromRadians, type Millimetres } from '@/core/1-base/units/convert';
 import { millimetres, say, type Words } from '@/core/1-base/words/phrase';
+import type { Body } from '@/core/2-document/schema/airframe';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { openLine, type Point, polygon, rectangle } from '@/core/3-shape/outline/path';
 import type { CutPart } from '../../part';
 import { anticlockwise, cutOut } from '../../polygons';
 import { type Facet, type Seat, towards } from '../../seat';
-import { finFeet, type Which } from './finFeet';
+import { type FinFoot, finFeet, type Which } from './finFeet';
 import type { Gap } from './openings';
 import {
   alongOf,
@@ -81,10 +83,24 @@ interface Lid extends Stretch {
   readonly name: string;
 }
 
+const ofBodies = knownFrom<Body, CutPart>(8);
+
 /** As wide as is left between the sides, as long as it is along its own slope; fins that stand on it have their slot or their mark. */
-function lidPart(stuff: Stuff, which: Which, { from, to, isHatch, suffix, name }: Lid): CutPart {
+function lidPart(stuff: Stuff, which: Which, lid: Lid): CutPart {
+  const { design, body } = stuff;
+  const frames = framesBetween(body.frames, lid.from, lid.to);
+  const feet = finFeet(stuff, which, frames);
+  const from = [design.materials, which, lid.from, lid.to, lid.suffix, JSON.stringify(feet)];
+  return ofBodies(body, from, () => layLid(stuff, which, lid, { frames, feet }));
+}
+
+function layLid(
+  stuff: Stuff,
+  which: Which,
+  { isHatch, suffix, name }: Lid,
+  { frames, feet }: { readonly frames: readonly Frame[]; readonly feet: readonly FinFoot[] },
+): CutPart {
   const { body, wall, thickness, allowances } = stuff;
-  const frames = framesBetween(body.frames, from, to);
   const along = alongOf(frames, (frame) => frame[which]);
   const half = frames.map(({ width }) => Math.max(LEAST / 2, width / 2 - wall));
   const whole = anticlockwise(
@@ -101,13 +117,11 @@ function lidPart(stuff: Stuff, which: Which, { from, to, isHatch, suffix, name }
     ]),
   }));
   const stretch = stretchedBy(frames, along);
-  const fins = finFeet(stuff, which, frames).map(
-    ({ name: fin, from: nose, to: tail, half: thick, play, isThrough }) => ({
-      name: fin,
-      isThrough,
-      foot: rectangle(stretch(nose) - play, -thick - play, stretch(tail) + play, thick + play),
-    }),
-  );
+  const fins = feet.map(({ name: fin, from: nose, to: tail, half: thick, play, isThrough }) => ({
+    name: fin,
+    isThrough,
+    foot: rectangle(stretch(nose) - play, -thick - play, stretch(tail) + play, thick + play),
+  }));
   const slots = fins.flatMap(({ isThrough, foot }) => (isThrough ? [foot] : []));
   const region = cutOut({ edge: whole, holes: [] }, slots) ?? { edge: whole, holes: [] };
   const notes: Words[] = fins.map(({ name: fin, isThrough }) =>

@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phrase';
 import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -28,7 +29,7 @@ import {
 } from '../../polygons';
 import { nameOfSurface } from '../panels';
 import { type Passing, passingAt } from '../sectionAtWall';
-import { framesBetween, LEAST, nameOfBody, type Stuff } from './stuff';
+import { framesBetween, LEAST, nameOfBody, profileOf, type Stuff } from './stuff';
 
 /** A wall with everything that passes it cut out. */
 export interface Opened extends Region {
@@ -56,65 +57,87 @@ const DOWEL_BELOW: Millimetres = 10;
 
 const boxOf = (path: Path) => boundsOf([path]);
 
-/** Cuts what passes a wall out of it: a saddle where it lies on an edge, a slot where it is within; what moves there has room for its travel. */
-export function withOpenings(stuff: Stuff, edge: Path, wall: Millimetres): Opened {
+const ofWalls = knownFrom<Body, Opened>(3);
+const untouched = knownFrom<Body, Opened>();
+const ofRooms = knownFrom<Room, Opened>(2);
+
+/** Cuts what passes the wall of a body, so much beside its middle, out of it: a saddle where it lies on an edge, a slot where it is within; what moves there has room for its travel. */
+export const withOpenings = (stuff: Stuff, wall: Millimetres): Opened =>
+  ofWalls(stuff.body, [stuff.design.surfaces, stuff.design.materials, wall], () => openWall(stuff, wall));
+
+function openWall(stuff: Stuff, wall: Millimetres): Opened {
   const { design, body, allowances } = stuff;
   const passing = passingAt(design.surfaces, Math.abs(body.position.y) < 1 ? wall : Infinity);
-  const local = (path: Path) => transformed(path, { by: [-body.position.x, -body.position.z] });
-  const notes: Words[] = [];
-  const faults: PartFault[] = [];
-  const cuts: Path[] = [];
-  const gaps: Gap[] = [];
-  const dowels: Point[] = [];
-  const reach = boxOf(edge);
-  let region: Region = { edge, holes: [] };
+  let opened = untouched(body, [], () => ({ ...NOTHING, edge: profileOf(body) }));
+  const reach = boxOf(opened.edge);
+  const passes = (box: Bounds, more: Millimetres) =>
+    box.right + more >= reach.left &&
+    box.left - more <= reach.right &&
+    box.bottom - more <= reach.top &&
+    box.top + more >= reach.bottom;
   for (const one of passing) {
-    const { surface } = one;
-    const passes = (box: Bounds, more: Millimetres) =>
-      box.right + more >= reach.left &&
-      box.left - more <= reach.right &&
-      box.bottom - more <= reach.top &&
-      box.top + more >= reach.bottom;
     // Most surfaces lie nowhere near: that shows before anything is cut.
-    if (!passes(boxOf(local(one.edge)), MITRE * allowances.slot + stuff.wall)) continue;
-    const { slots, swings } = roomOf(stuff, one);
-    const [slot] = slots;
-    if (!slot) continue;
-    const own = boxOf(slot);
-    if (!passes(own, 0)) continue;
-    const roof = roofOver(stuff, slot);
-    const cut = roof?.cut ?? slot;
-    if (!roof && (piecesLeft(region.edge, [cut]) > 1 || isThrough(stuff, slot))) {
-      faults.push({
-        owner: body.id,
-        message: say`${nameOfSurface(surface)} cuts ${nameOfBody(body)} in two: the wall is no higher there than the surface is thick. Make the body higher there, or lay the surface on it.`,
-      });
-      continue;
-    }
-    const left = cutOut(region, [cut, ...swings]);
-    if (!left) continue;
-    if (left.edge.vertices.length !== region.edge.vertices.length || left.holes.length !== region.holes.length)
-      notes.push(
-        say`${nameOfSurface(surface)} ${roof ? 'lies in its saddle' : 'goes through its slot'} at ${degrees(surface.incidence, 2)}, ${millimetres(allowances.slot, 1)} of play all round; the surface runs through`,
-      );
-    if (swings.length > 0)
-      notes.push(say`open behind the hinge of ${nameOfSurface(surface)}, for all its travel: nothing may rub there`);
-    region = { edge: withoutSlivers(left.edge, LEAST), holes: left.holes };
-    cuts.push(cut, ...swings);
-    if (roof) {
-      gaps.push({ which: roof.which, from: own.left, to: own.right });
-      if (surface.mount.kind === 'bands' && isWing(surface)) dowels.push(...dowelsFor(slot, roof.which));
-    }
+    if (!passes(boxOf(localTo(body, one.edge)), MITRE * allowances.slot + stuff.wall)) continue;
+    const room = roomOf(stuff, one);
+    const [slot] = room.slots;
+    if (!slot || !passes(boxOf(slot), 0)) continue;
+    const before = opened;
+    // What was cut before it stays where only a later one moves.
+    opened = ofRooms(room, [before, design.materials], () => openedFor(stuff, before, { one, room, slot }));
   }
-  const holes = dowels
-    .filter((at) => isHeld(region, at, allowances.web))
+  const holes = opened.dowels
+    .filter((at) => isHeld(opened, at, allowances.web))
     .map((at) => hole(at, DOWEL / 2 + allowances.slot));
-  if (dowels.length > holes.length)
-    faults.push({
-      owner: body.id,
-      message: say`${nameOfBody(body)} is too low for dowels that rubber bands hold on: make it higher before and behind the wing, or hold the wing otherwise.`,
-    });
-  return { edge: region.edge, holes: [...region.holes, ...holes], notes, faults, cuts, gaps, dowels };
+  if (opened.dowels.length === holes.length) return { ...opened, holes: [...opened.holes, ...holes] };
+  const message = say`${nameOfBody(body)} is too low for dowels that rubber bands hold on: make it higher before and behind the wing, or hold the wing otherwise.`;
+  return {
+    ...opened,
+    holes: [...opened.holes, ...holes],
+    faults: [...opened.faults, { owner: body.id, message }],
+  };
+}
+
+const NOTHING: Omit<Opened, 'edge'> = { holes: [], notes: [], faults: [], cuts: [], gaps: [], dowels: [] };
+
+/** A path in document axes in those of a body. */
+const localTo = ({ position }: Body, path: Path): Path => transformed(path, { by: [-position.x, -position.z] });
+
+/** What passes a wall, and the room it takes there. */
+interface Passer {
+  readonly one: Passing;
+  readonly room: Room;
+  readonly slot: Path;
+}
+
+/** A wall with one more thing cut out. */
+function openedFor(stuff: Stuff, before: Opened, { one: { surface }, room: { swings }, slot }: Passer): Opened {
+  const { body, allowances } = stuff;
+  const roof = roofOver(stuff, slot);
+  const cut = roof?.cut ?? slot;
+  if (!roof && (piecesLeft(before.edge, [cut]) > 1 || isThrough(stuff, slot))) {
+    const message = say`${nameOfSurface(surface)} cuts ${nameOfBody(body)} in two: the wall is no higher there than the surface is thick. Make the body higher there, or lay the surface on it.`;
+    return { ...before, faults: [...before.faults, { owner: body.id, message }] };
+  }
+  const left = cutOut(before, [cut, ...swings]);
+  if (!left) return before;
+  const notes: Words[] = [];
+  if (left.edge.vertices.length !== before.edge.vertices.length || left.holes.length !== before.holes.length)
+    notes.push(
+      say`${nameOfSurface(surface)} ${roof ? 'lies in its saddle' : 'goes through its slot'} at ${degrees(surface.incidence, 2)}, ${millimetres(allowances.slot, 1)} of play all round; the surface runs through`,
+    );
+  if (swings.length > 0)
+    notes.push(say`open behind the hinge of ${nameOfSurface(surface)}, for all its travel: nothing may rub there`);
+  const own = boxOf(slot);
+  const isTied = roof && surface.mount.kind === 'bands' && isWing(surface);
+  return {
+    edge: withoutSlivers(left.edge, LEAST),
+    holes: left.holes,
+    notes: [...before.notes, ...notes],
+    faults: before.faults,
+    cuts: [...before.cuts, cut, ...swings],
+    gaps: roof ? [...before.gaps, { which: roof.which, from: own.left, to: own.right }] : before.gaps,
+    dowels: isTied ? [...before.dowels, ...dowelsFor(slot, roof.which)] : before.dowels,
+  };
 }
 
 /** The room that a surface takes in a wall of a body, and that what moves of it sweeps, with play all round. */
@@ -123,33 +146,20 @@ interface Room {
   readonly swings: readonly Path[];
 }
 
-interface KnownRoom extends Room {
-  readonly from: readonly [distance: Millimetres, wall: Millimetres, slot: Millimetres];
-}
-
-/** By the surface and the body as they are drawn. */
-const known = new WeakMap<Surface, WeakMap<Body, KnownRoom>>();
+/** By the surface, for a few bodies. */
+const ofSurfaces = knownFrom<Surface, Room>(4);
 
 function roomOf(stuff: Stuff, passing: Passing): Room {
   const { body, wall, allowances } = stuff;
   const { surface, distance } = passing;
-  const ofSurface = known.get(surface) ?? new WeakMap<Body, KnownRoom>();
-  known.set(surface, ofSurface);
-  const from = [distance, wall, allowances.slot] as const;
-  const before = ofSurface.get(body);
-  if (before?.from.every((value, index) => value === from[index])) return before;
-  const through = (path: Path) => {
-    const local = transformed(path, { by: [-body.position.x, -body.position.z] });
-    return grown(throughWall(stuff, straightened(local)), allowances.slot);
-  };
-  const moving = surface.controls.filter((control) => reaches(passing, control));
-  const room = {
-    from,
-    slots: through(passing.edge),
-    swings: moving.flatMap((control) => through(swingOf(passing, control))),
-  };
-  ofSurface.set(body, room);
-  return room;
+  return ofSurfaces(surface, [body, distance, wall, allowances.slot], () => {
+    const through = (path: Path) => grown(throughWall(stuff, straightened(localTo(body, path))), allowances.slot);
+    const moving = surface.controls.filter((control) => reaches(passing, control));
+    return {
+      slots: through(passing.edge),
+      swings: moving.flatMap((control) => through(swingOf(passing, control))),
+    };
+  });
 }
 
 /**

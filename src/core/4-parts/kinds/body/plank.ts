@@ -1,21 +1,11 @@
 import { millimetres, say } from '@/core/1-base/words/phrase';
-import { openLine, type Path, type Point, polygon, rectangle } from '@/core/3-shape/outline/path';
+import { openLine, type Path, rectangle } from '@/core/3-shape/outline/path';
 import type { PartLine, PartOutline } from '@/core/3-shape/outline/partOutline';
 import type { Body } from '@/core/2-document/schema/airframe';
-import { anticlockwise, clockwise, cutOut } from '../../polygons';
+import { clockwise, cutOut } from '../../polygons';
 import { flatSeat } from '../../seat';
 import { withOpenings } from './openings';
 import { type BodyParts, framesBetween, nameOfBody, partOf, type Stuff, textAt } from './stuff';
-
-/** Seen from the left, x aft of the body, y up: the wall between upper and lower edge. */
-export function profileOf({ frames }: Body): Path {
-  return anticlockwise(
-    polygon([
-      ...frames.map(({ x, bottom }): Point => [x, bottom]),
-      ...frames.toReversed().map(({ x, top }): Point => [x, top]),
-    ]),
-  );
-}
 
 /** A mark across the wall at every frame between the ends. */
 export const frameMarks = ({ frames }: Body): PartLine[] =>
@@ -53,7 +43,7 @@ export function plank(stuff: Stuff): BodyParts {
   const { body } = stuff;
   const { layers } = body.construction!;
   const name = layers > 1 ? `${nameOfBody(body)}, layer` : nameOfBody(body);
-  const opened = withOpenings(stuff, profileOf(body), 0);
+  const opened = withOpenings(stuff, 0);
   const boxes = boxesIn(stuff);
   const withBoxes = cutOut(
     opened,

@@ -1,10 +1,11 @@
 import type { Millimetres } from '@/core/1-base/units/convert';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
-import { type Path, type Point } from '@/core/3-shape/outline/path';
+import { type Path, type Point, polygon } from '@/core/3-shape/outline/path';
 import type { PartOutline, PartText } from '@/core/3-shape/outline/partOutline';
 import type { Allowances } from '../../allowances';
 import type { CutPart, PartFault, PartKind, RodPiece } from '../../part';
+import { anticlockwise } from '../../polygons';
 
 export type Frame = Body['frames'][number];
 
@@ -32,6 +33,16 @@ export const LEAST: Millimetres = 2;
 const TEXT: Millimetres = 6;
 /** Letters are about half as wide as they are tall. */
 const LETTER = 0.55;
+
+/** Seen from the left, x aft of the body, y up: the wall between upper and lower edge. */
+export function profileOf({ frames }: Body): Path {
+  return anticlockwise(
+    polygon([
+      ...frames.map(({ x, bottom }): Point => [x, bottom]),
+      ...frames.toReversed().map(({ x, top }): Point => [x, top]),
+    ]),
+  );
+}
 
 /** Words on a part, as tall as its room allows. */
 export const textAt = (
