@@ -24,14 +24,14 @@ const LEAST_AREA = 0.5;
 
 const into = (path: Path): Paths64[number] =>
   flattened(path, TOLERANCE).map(([x, y]) => ({ x: Math.round(x * FINE), y: Math.round(y * FINE) }));
-const out = (paths: Paths64): Path[] =>
+const out = (paths: Paths64, straight = STRAIGHT): Path[] =>
   paths
-    .map((path) => simplifyPath(path, STRAIGHT, true))
+    .map((path) => simplifyPath(path, straight, true))
     .map((path) => polygon(path.map(({ x, y }): Point => [Number(x) / FINE, Number(y) / FINE])))
     .filter((path) => Math.abs(areaOf(path)) > LEAST_AREA);
 
-/** An area without corners that lie on a straight line: what is cut next is quicker for it. */
-export const straightened = (path: Path): Path => out([into(path)])[0] ?? path;
+/** An area without corners that lie on a straight line as nearly as arcs do: what is cut next is quicker for it. */
+export const straightened = (path: Path): Path => out([into(path)], TOLERANCE * FINE)[0] ?? path;
 
 /** The same area walked anticlockwise (edge) or clockwise (hole). */
 export const anticlockwise = (path: Path): Path => (areaOf(path) < 0 ? reversed(path) : path);
@@ -140,14 +140,40 @@ export function withoutSlivers(path: Path, half: Millimetres): Path {
   return opened ?? path;
 }
 
+/** Lowest and highest place of a closed path over each of some x, which rise. */
+export function spansAt(
+  { vertices }: Path,
+  xs: readonly Millimetres[],
+): { readonly low: Float64Array; readonly high: Float64Array } {
+  const low = new Float64Array(xs.length).fill(Infinity);
+  const high = new Float64Array(xs.length).fill(-Infinity);
+  let b = vertices.at(-1)!;
+  for (const a of vertices) {
+    const [left, right] = a.x < b.x ? [a, b] : [b, a];
+    const slope = (right.y - left.y) / (right.x - left.x);
+    for (let index = left.x < right.x ? firstFrom(xs, left.x) : xs.length; xs[index]! <= right.x; index++) {
+      const y = left.y + slope * (xs[index]! - left.x);
+      if (y < low[index]!) low[index] = y;
+      if (y > high[index]!) high[index] = y;
+    }
+    b = a;
+  }
+  return { low, high };
+}
+
+/** Place of the first of rising numbers that is not below another. */
+function firstFrom(xs: readonly number[], from: number): number {
+  let [first, end] = [0, xs.length];
+  while (first < end) {
+    const middle = (first + end) >> 1;
+    if (xs[middle]! < from) first = middle + 1;
+    else end = middle;
+  }
+  return first;
+}
+
 /** Lowest and highest place of a closed path over an x. */
-export function spanAt({ vertices }: Path, x: Millimetres): readonly [Millimetres, Millimetres] {
-  let [low, high] = [Infinity, -Infinity];
-  vertices.forEach((a, index) => {
-    const b = vertices[(index + 1) % vertices.length]!;
-    if (Math.min(a.x, b.x) > x || Math.max(a.x, b.x) < x || a.x === b.x) return;
-    const y = a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
-    [low, high] = [Math.min(low, y), Math.max(high, y)];
-  });
-  return [low, high];
+export function spanAt(path: Path, x: Millimetres): readonly [Millimetres, Millimetres] {
+  const { low, high } = spansAt(path, [x]);
+  return [low[0]!, high[0]!];
 }

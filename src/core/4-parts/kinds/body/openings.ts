@@ -24,6 +24,7 @@ import {
   piecesLeft,
   type Region,
   spanAt,
+  spansAt,
   straightened,
   withoutSlivers,
 } from '../../polygons';
@@ -264,9 +265,10 @@ function openedTo(slot: Path, far: Millimetres): Path {
   const isUp = far > boxOf(slot).top;
   // At its own corners: between them it is straight.
   const columns = [...new Set(xs)].toSorted((a, b) => a - b);
-  const inner: Point[] = columns.map((x) => {
-    const [low, high] = spanAt(slot, Math.min(right - 1e-3, Math.max(left + 1e-3, x)));
-    return [x, isUp ? low : high];
-  });
+  const { low, high } = spansAt(
+    slot,
+    columns.map((x) => Math.min(right - 1e-3, Math.max(left + 1e-3, x))),
+  );
+  const inner = columns.map((x, index): Point => [x, (isUp ? low : high)[index]!]);
   return polygon(isUp ? [...inner, [right, far], [left, far]] : [[left, far], [right, far], ...inner.toReversed()]);
 }
