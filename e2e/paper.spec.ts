@@ -3,6 +3,8 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { openDesign } from './support';
 
 /** Half a metre and more of plain board: a rectangle of 600 by 150 that no page holds. */
 const PLANK = {
@@ -136,4 +138,40 @@ test('printed pages are true to a tenth of a millimetre, on one and laid togethe
   expect(Math.abs(a! - onPage(left, 0, 0))).toBeLessThan(0.1);
   expect(Math.abs(hundred! - zero! - 100)).toBeLessThan(0.1);
   expect(Math.abs(four! - inch! - 101.6)).toBeLessThan(0.1);
+});
+
+/** Words on the pages of a file, with where they begin and end across [points]. */
+async function wordsOn(pdf: Buffer): Promise<{ readonly words: string; readonly from: number; readonly to: number }[]> {
+  const file = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
+  const pages = await Promise.all(Array.from({ length: file.numPages }, (_, index) => file.getPage(index + 1)));
+  const contents = await Promise.all(pages.map((page) => page.getTextContent()));
+  return contents.flatMap(({ items }) =>
+    items.flatMap((item) =>
+      'str' in item && item.str.trim()
+        ? [{ words: item.str, from: item.transform[4] as number, to: (item.transform[4] as number) + item.width }]
+        : [],
+    ),
+  );
+}
+
+test('a stage is printed as wide as the paper, whole, its tables with the names of their columns', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman', 'Weights');
+  await expect(page.getByRole('img', { name: 'Weights on a lever' })).toBeVisible();
+  const found = await wordsOn(await page.pdf({ format: 'A4' }));
+  const text = found.map(({ words }) => words).join(' ');
+  // Columns, the last row and the sum, the lever over it, the numbers and the beam below.
+  for (const words of [
+    'Computed',
+    'Share',
+    'Aft',
+    'All of it',
+    'Pack 3 cells',
+    'Flying mass',
+    'neutral 297 mm',
+    'Tailplane',
+  ])
+    expect(text, words).toContain(words);
+  const [left, right] = [(12 / 25.4) * 72, ((A4.short - 12) / 25.4) * 72];
+  const outside = found.filter(({ from, to }) => from < left - 1 || to > right + 1);
+  expect(outside).toEqual([]);
 });

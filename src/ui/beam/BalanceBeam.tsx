@@ -49,10 +49,10 @@ export function BalanceBeam() {
   return (
     <section
       aria-label="Balance"
-      className={`relative flex shrink-0 border-t border-graphite bg-sheet contain-strict low:h-9 phone:h-9 ${isWhole ? 'h-[132px]' : 'h-9'}`}
+      className={`relative flex shrink-0 border-t border-graphite bg-sheet contain-strict print:h-auto print:flex-col print:contain-none low:h-9 phone:h-9 ${isWhole ? 'h-[132px]' : 'h-9'}`}
     >
       <div
-        className={`shrink-0 px-3 low:w-full low:py-1.5 phone:w-full phone:py-1 ${isWhole ? 'w-[248px] border-r border-rule py-2 low:border-r-0 phone:border-r-0' : 'w-full py-1.5'}`}
+        className={`shrink-0 px-3 low:w-full low:py-1.5 phone:w-full phone:py-1 ${isWhole ? 'w-[248px] border-r border-rule py-2 print:w-full print:border-r-0 low:border-r-0 phone:border-r-0' : 'w-full py-1.5'}`}
       >
         <PacedProvider>
           <Verdict isLine={!isWhole} />
@@ -68,6 +68,7 @@ export function BalanceBeam() {
       <div className={`min-w-0 flex-1 low:hidden phone:hidden ${isWhole ? '' : 'hidden'}`} ref={ref}>
         {width > 0 && (
           <svg
+            viewBox={`0 0 ${width} ${height}`}
             width={width}
             height={height}
             role="group"

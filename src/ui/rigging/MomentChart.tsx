@@ -104,6 +104,7 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
   return (
     <>
       <svg
+        viewBox={`0 0 ${width} ${height}`}
         width={width}
         height={height}
         role="img"

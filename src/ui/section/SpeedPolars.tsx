@@ -66,6 +66,7 @@ function Polars({ now, beside, names, width, height }: PolarsProps) {
   return (
     <>
       <svg
+        viewBox={`0 0 ${width} ${height}`}
         width={width}
         height={height}
         role="img"

@@ -31,7 +31,15 @@ export function Paper({
   return (
     <div className="relative h-full min-h-0 w-full" ref={place}>
       {width > 0 && (
-        <svg width={width} height={height} role={role} aria-label={name} data-testid={testId} {...rest}>
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          role={role}
+          aria-label={name}
+          data-testid={testId}
+          {...rest}
+        >
           {caption && (
             <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
               {caption}

@@ -1,6 +1,6 @@
-import type { UnknownAction } from '@reduxjs/toolkit';
 import { type ReactNode, useEffect, useMemo } from 'react';
-import { Provider, useStore } from 'react-redux';
+import { Provider } from 'react-redux';
+import { useAppStore } from '@/store/hooks';
 import type { AppStore, RootState } from '@/store/store';
 
 /** While something is dragged, what stands beside the drawing follows at most so often [ms]. */
@@ -47,8 +47,8 @@ function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>
 }
 
 export function PacedProvider({ children }: { readonly children: ReactNode }) {
-  const store = useStore<RootState, UnknownAction>();
-  const paced = useMemo(() => pacedStore(store as AppStore), [store]);
+  const store = useAppStore();
+  const paced = useMemo(() => pacedStore(store), [store]);
   useEffect(() => paced.start(), [paced]);
   return <Provider store={paced.store as AppStore}>{children}</Provider>;
 }

@@ -1,7 +1,10 @@
 import { useSyncExternalStore } from 'react';
 
 /** The same bounds as the variants of the style sheet. */
-const QUERIES = { phone: '(width < 768px) and (height > 500px)', low: '(height <= 500px)' } as const;
+const QUERIES = {
+  phone: 'screen and (width < 768px) and (height > 500px)',
+  low: 'screen and (height <= 500px)',
+} as const;
 
 /** How the bench is laid out: `phone` with the picture on top, `low` in one row without the beam, `whole`. */
 export type Screen = keyof typeof QUERIES | 'whole';

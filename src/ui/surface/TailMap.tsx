@@ -12,12 +12,12 @@ import { HandleMark } from '../drawing/HandleMark';
 import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { Button } from '../shell/buttons';
-import { HiddenTable } from '../sheet/HiddenTable';
-import { between, type Field, isolines } from '../sheet/isolines';
-import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
-import { pathThrough, type Places, type Scale } from '../sheet/scale';
+import { type Axis, type Box, scalesOf } from '../sheet/PlotFrame';
+import type { Scale } from '../sheet/scale';
 import { spacedLabels } from '../sheet/spacedLabels';
 import { areaAxis, lengthAxis, type UnitAxis } from '../sheet/unitAxes';
+import { LINE_LOOKS, TailContours } from './TailContours';
+import { TailMapTable } from './TailMapTable';
 import { SCHOOL_NAMES } from './TailSchools';
 
 /** Quiet after the last change before the map is filled, and before the schools are compared anew [ms]. */
@@ -101,6 +101,53 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
   const units = useAppSelector((state) => state.settings.units);
   const areas = useMemo(() => areaAxis(units), [units]);
   const across = useMemo(() => acrossAxis(kind, units), [kind, units]);
+  const { box, x, y, u, v } = useMemo(
+    () => frameOf(map.axes, { kind, across, areas, width, height }),
+    [map.axes, kind, across, areas, width, height],
+  );
+  const fin = isFin(surface);
+  const { minimumStaticMargin, maximumStaticMargin } = design.balance;
+  return (
+    <>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width={width}
+        height={height}
+        role="group"
+        aria-label={`Map of ${surface.name || surface.id}`}
+        data-testid="drawing"
+      >
+        <TailContours
+          {...{ map, across, areas, box, x, y, fin }}
+          least={minimumStaticMargin}
+          most={maximumStaticMargin}
+        />
+        {kind === 'arm' && (
+          <Schools surface={surface} today={today} x={u(across.to(today.across))} {...{ v, areas, box }} />
+        )}
+        <Today {...{ design, surface, kind, today, u, v, across, areas, box, map }} />
+        <Legend fin={fin} top={height - 26} isNarrow={width < 450} design={design} />
+      </svg>
+      {map.failure && (
+        <p role="alert" className="absolute top-9 left-3 text-read text-stop">
+          The map could not be filled: {map.failure}
+        </p>
+      )}
+      <TailMapTable map={map} across={across} areas={areas} />
+    </>
+  );
+}
+
+interface Framed {
+  readonly kind: MapAcross;
+  readonly across: UnitAxis;
+  readonly areas: UnitAxis;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Where the map lies on its paper, and its axes: as long as it is dragged on they stay. */
+function frameOf(axes: Map['axes'], { kind, across, areas, width, height }: Framed) {
   const box: Box = {
     left: LEFT,
     top: TOP,
@@ -109,168 +156,17 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
   };
   const ends = (values: readonly number[], axis: UnitAxis) => [axis.to(values[0]!), axis.to(values.at(-1)!)] as const;
   const x: Axis = {
-    domain: ends(map.axes.across, across),
+    domain: ends(axes.across, across),
     name: kind === 'arm' ? `Tail arm from the wing’s quarter chord, ${across.unit}` : 'V angle of each half, °',
     format: across.format,
     ticks: Math.max(3, Math.round(box.width / 80)),
   };
   const y: Axis = {
-    domain: ends(map.axes.areas, areas),
+    domain: ends(axes.areas, areas),
     name: `Area, ${areas.unit}`,
     format: areas.format,
   };
-  const { u, v } = scalesOf(box, x, y);
-  const fin = isFin(surface);
-  const fields = useMemo(() => fieldsOf(map, across, areas), [map, across, areas]);
-  const { minimumStaticMargin, maximumStaticMargin } = design.balance;
-  const lines = [
-    ...(fin ? [] : linesOf(fields.margin, 'margin', { u, v, box })),
-    ...linesOf(fields.yaw, 'yaw', { u, v, box }),
-  ];
-  return (
-    <>
-      <svg
-        width={width}
-        height={height}
-        role="group"
-        aria-label={`Map of ${surface.name || surface.id}`}
-        data-testid="drawing"
-      >
-        <PlotFrame box={box} x={x} y={y}>
-          <g aria-hidden="true">
-            {!fin && (
-              <path
-                d={between(fields.margin, minimumStaticMargin, maximumStaticMargin)
-                  .map((ring) => `${pathThrough(ring.map(([a, b]) => [u(a), v(b)]))}Z`)
-                  .join('')}
-                fill="var(--color-balance-soft)"
-                fillOpacity={0.5}
-                fillRule="evenodd"
-              />
-            )}
-            <Lines lines={lines} />
-            <Computed map={map} place={(a, b) => [u(across.to(a)), v(areas.to(b))]} />
-          </g>
-          {kind === 'arm' && (
-            <Schools surface={surface} today={today} x={u(across.to(today.across))} {...{ v, areas, box }} />
-          )}
-          <Today {...{ design, surface, kind, today, u, v, across, areas, box, map }} />
-        </PlotFrame>
-        <Legend fin={fin} top={height - 26} isNarrow={width < 450} design={design} />
-      </svg>
-      {map.failure && (
-        <p role="alert" className="absolute top-9 left-3 text-read text-stop">
-          The map could not be filled: {map.failure}
-        </p>
-      )}
-      <MapTable map={map} across={across} areas={areas} />
-    </>
-  );
-}
-
-/** What was computed, in the units of the axes. */
-function fieldsOf(map: Map, across: UnitAxis, areas: UnitAxis): { margin: Field; yaw: Field } {
-  const of = (key: 'staticMargin' | 'yawStiffness'): Field => ({
-    across: map.axes.across.map(across.to),
-    up: map.axes.areas.map(areas.to),
-    values: map.axes.across.map((_, index) =>
-      map.axes.areas.map((_area, place) => map.rows[index]?.[place]?.[key] ?? Number.NaN),
-    ),
-  });
-  return { margin: of('staticMargin'), yaw: of('yawStiffness') };
-}
-
-const STEPS = { margin: [0.05, 0.1, 0.2], yaw: [0.01, 0.02, 0.05, 0.1] } as const;
-const LOOKS = {
-  margin: { stroke: 'var(--color-balance)', strokeWidth: 1.6 },
-  yaw: { stroke: 'var(--color-graphite)', strokeWidth: 1.2, strokeDasharray: '5 4' },
-} as const;
-/** Not more lines than this of one kind. */
-const MOST_LINES = 8;
-
-type Look = keyof typeof LOOKS;
-
-interface NamedLine {
-  readonly look: Look;
-  readonly name: string;
-  readonly line: Places;
-  /** Where its name stands. */
-  readonly end: readonly [number, number];
-}
-
-/** Lines of equal value on round numbers. */
-function linesOf(field: Field, look: Look, { u, v, box }: { u: Scale; v: Scale; box: Box }): NamedLine[] {
-  const known = field.values.flat().filter(Number.isFinite);
-  const [low, high] = [Math.min(...known), Math.max(...known)];
-  const step = STEPS[look].find((candidate) => (high - low) / candidate <= MOST_LINES) ?? STEPS[look].at(-1)!;
-  const levels = Array.from({ length: MOST_LINES + 2 }, (_, index) => (Math.ceil(low / step) + index) * step).filter(
-    (level) => level <= high,
-  );
-  return levels.flatMap((level) =>
-    isolines(field, level).map((points) => {
-      const line = points.map(([a, b]) => [u(a), v(b)] as const);
-      const name = look === 'margin' ? `${decimal(level * 100, 0)} %` : decimal(level, 3);
-      return { look, name, line, end: endOf(line, box, look) };
-    }),
-  );
-}
-
-/** Room that the name of a line takes [px]. */
-const NAME = { width: 32, height: 13 } as const;
-
-/** Lines, each named at its end outside the map where there is room beside the names that are there. */
-function Lines({ lines }: { readonly lines: readonly NamedLine[] }) {
-  const named = lines.reduce<readonly NamedLine[]>((kept, one) => {
-    const meets = ({ end: [x, y] }: NamedLine) =>
-      Math.abs(x - one.end[0]) < NAME.width && Math.abs(y - one.end[1]) < NAME.height;
-    return kept.some(meets) ? kept : [...kept, one];
-  }, []);
-  return (
-    <g>
-      {lines.map(({ line, look }, index) => (
-        <path key={index} d={pathThrough(line)} fill="none" {...LOOKS[look]} />
-      ))}
-      {named.map(({ look, name, end: [x, y] }, index) => (
-        <text
-          key={index}
-          x={x}
-          y={y}
-          fontSize={11}
-          textAnchor={look === 'margin' ? 'start' : 'middle'}
-          fill={LOOKS[look].stroke}
-        >
-          {name}
-        </text>
-      ))}
-    </g>
-  );
-}
-
-/** Where a line is named: margins beside the map at its right, yaw above it; whichever edge the line comes to. */
-function endOf(line: Places, box: Box, look: keyof typeof LOOKS): readonly [number, number] {
-  const right = box.left + box.width;
-  const ranked = [...line].sort((p, q) => (look === 'margin' ? q[0] - p[0] : p[1] - q[1]));
-  const [x, y] = ranked[0]!;
-  // Under the line, but never down among the ticks of the axis below.
-  if (look === 'yaw' && x < box.left + 12) return [box.left + 14, Math.min(y + 12, box.top + box.height - 4)];
-  if (x > right - 3) return [right + (look === 'margin' ? 5 : 20), y + 4];
-  if (y < box.top + 3) return [x + (look === 'margin' ? -8 : 0), box.top - 4];
-  return look === 'margin' ? [x + 4, y + 4] : [x, y - 4];
-}
-
-interface ComputedProps {
-  readonly map: Map;
-  readonly place: (across: number, area: number) => readonly [number, number];
-}
-
-/** A dot at each place that was computed. */
-function Computed({ map, place }: ComputedProps) {
-  return map.rows.flatMap((row, index) =>
-    (row ?? []).map((_, at) => {
-      const [cx, cy] = place(map.axes.across[index]!, map.axes.areas[at]!);
-      return <circle key={`${index}-${at}`} cx={cx} cy={cy} r={1.1} fill="var(--color-faint)" fillOpacity={0.6} />;
-    }),
-  );
+  return { box, x, y, ...scalesOf(box, x, y) };
 }
 
 interface SchoolsProps {
@@ -407,7 +303,7 @@ function Legend({ fin, top, isNarrow, design }: LegendProps) {
     <g fontSize={12} fill="var(--color-faint)" aria-hidden="true">
       {!fin && (
         <>
-          <path d={`M14 ${top} h20`} {...LOOKS.margin} />
+          <path d={`M14 ${top} h20`} {...LINE_LOOKS.margin} />
           <text x={39} y={top + 4}>
             static margin
           </text>
@@ -417,7 +313,7 @@ function Legend({ fin, top, isNarrow, design }: LegendProps) {
           </text>
         </>
       )}
-      <path d={`M${yaw} ${top} h20`} {...LOOKS.yaw} />
+      <path d={`M${yaw} ${top} h20`} {...LINE_LOOKS.yaw} />
       <text x={yaw + 25} y={top + 4}>
         {isNarrow ? 'yaw stiffness' : 'yaw stiffness per radian'}
       </text>
@@ -425,24 +321,5 @@ function Legend({ fin, top, isNarrow, design }: LegendProps) {
         The shape is kept, and what slides holds the balance.
       </text>
     </g>
-  );
-}
-
-/** The map as numbers. */
-function MapTable({ map, across, areas }: { readonly map: Map; readonly across: UnitAxis; readonly areas: UnitAxis }) {
-  return (
-    <HiddenTable
-      caption="Static margin and yaw stiffness by area and place of the tail"
-      columns={['Place', ...map.axes.areas.map((area) => `${areas.format(areas.to(area))} ${areas.unit}`)]}
-      rows={map.axes.across.map((place, index) => [
-        `${across.format(across.to(place))} ${across.unit}`,
-        ...map.axes.areas.map((_, at) => {
-          const point = map.rows[index]?.[at];
-          return point?.staticMargin == null
-            ? '–'
-            : `${decimal(point.staticMargin * 100, 1)} %, ${decimal(point.yawStiffness ?? 0, 3)}`;
-        }),
-      ])}
-    />
   );
 }

@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { toast } from 'sonner';
 import { dropPicture } from '@/store/pictures';
 import { addUnderlay, changeUnderlay, type Underlay } from '@/store/underlays';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppStore } from '@/store/hooks';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
 import { QuantityField } from '../fields/QuantityField';
@@ -24,8 +24,10 @@ interface UnderlayToolProps {
 export function UnderlayTool({ onScale }: UnderlayToolProps) {
   const dispatch = useAppDispatch();
   const photos = useUnderlays();
-  const design = useAppSelector((state) => state.document.present);
+  // Asked for when a picture is chosen: the tool stays as it is while something is dragged.
+  const store = useAppStore();
   const take = async (file: File | undefined) => {
+    const design = store.getState().document.present;
     if (!file || !design) return;
     const { xMin, xMax } = extentsOf(design, placeAll(design.surfaces));
     await told(`${file.name} was not laid under the drawing`, async () => {

@@ -18,9 +18,15 @@ export function PullsLever({ design }: { readonly design: Design }) {
   const { xMin, xMax } = useHeld(useMemo(() => extentsOf(design, placed), [design, placed]));
   const place = useMemo(() => linear([xMin, xMax], [SIDE, Math.max(SIDE + 60, width - SIDE)]), [xMin, xMax, width]);
   return (
-    <div className="h-[24%] min-h-0 shrink-0 small:hidden" ref={ref}>
+    <div className="h-[24%] min-h-0 shrink-0 print:h-[40mm] small:hidden" ref={ref}>
       {width > 0 && height > 90 && (
-        <svg width={width} height={height} role="img" aria-label="Weights on a lever about the balance point">
+        <svg
+          viewBox={`0 0 ${width} ${height}`}
+          width={width}
+          height={height}
+          role="img"
+          aria-label="Weights on a lever about the balance point"
+        >
           <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={4} beam={height - FOOT} />
         </svg>
       )}

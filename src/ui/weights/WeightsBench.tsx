@@ -12,11 +12,11 @@ export function WeightsBench({ design, handles }: { readonly design: Design; rea
   if (isSmall) return <Drawing design={design} handles={handles} sideOnly />;
   return (
     <div className="flex h-full flex-col">
-      <div className="h-[38%] min-h-40 shrink-0">
+      <div className="h-[38%] min-h-40 shrink-0 print:h-[60mm]">
         <Drawing design={design} handles={handles} sideOnly />
       </div>
       <PullsLever design={design} />
-      <div className="min-h-0 flex-1 border-t border-rule">
+      <div className="min-h-0 flex-1 border-t border-rule contain-strict will-change-transform">
         <PacedProvider>
           <WeightsTable />
         </PacedProvider>

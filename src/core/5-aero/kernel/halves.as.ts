@@ -1,6 +1,7 @@
 /* What both half problems see: the same in TypeScript is `bothHalves.ts`. */
 
-import { Horseshoes, induceFrom, Line, lookAlong, lookFrom, pairAt, sightBytes, turn } from './vortices.as';
+import { Horseshoes, induceFrom, Line, lookAlong, lookFrom, pairAt, sightBytes } from './vortices.as';
+import { turn } from './wakeChange.as';
 
 /** Bytes of a number, and of two. */
 const NUMBER: usize = 8;
