@@ -5,6 +5,8 @@ import type { AppStore, RootState } from '@/store/store';
 
 /** While something is dragged, what stands beside the drawing follows at most so often [ms]. */
 const PACE = 300;
+/** Nor does it take more than that share of the time: a slow machine draws it less often. */
+const SHARE = 1 / 12;
 
 /**
  * A view of the store that lags a little during a drag: numbers beside the
@@ -13,16 +15,21 @@ const PACE = 300;
 function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>) {
   let seen: RootState = store.getState();
   let timer: ReturnType<typeof setTimeout> | null = null;
+  /** How long it took to follow the last time [ms]. */
+  let took = 0;
   const listeners = new Set<() => void>();
   const catchUp = () => {
     if (timer !== null) clearTimeout(timer);
     timer = null;
     seen = store.getState();
+    const begun = performance.now();
     for (const listener of Array.from(listeners)) listener();
+    // What listens is drawn in a task of its own that waits already.
+    queueMicrotask(() => (took = performance.now() - begun));
   };
   const follow = () => {
     if (!store.getState().session.dragging) catchUp();
-    else timer ??= setTimeout(catchUp, PACE);
+    else timer ??= setTimeout(catchUp, Math.max(PACE, took / SHARE));
   };
   return {
     store: {
