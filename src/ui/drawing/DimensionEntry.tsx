@@ -6,9 +6,10 @@ import { QuantityField } from '../fields/QuantityField';
 
 export interface DimensionEntryProps {
   readonly label: string;
-  /** Place of its middle in the view [px]. */
+  /** Place of its middle in the view, and how wide that is drawn [px]. */
   readonly x: number;
   readonly y: number;
+  readonly width: number;
   readonly upright?: boolean;
   /** [mm] */
   readonly value: number;
@@ -16,12 +17,14 @@ export interface DimensionEntryProps {
 }
 
 /** The number on a dimension line: press it and type another. */
-export function DimensionEntry({ label, x, y, upright = false, value, onCommit }: DimensionEntryProps) {
+export function DimensionEntry({ label, x, y, width, upright = false, value, onCommit }: DimensionEntryProps) {
   const units = useAppSelector((state) => state.settings.units);
   const [editing, setEditing] = useState(false);
+  // Of the width that the view has, so that it stays on its line where paper is narrower than the screen.
+  const shared = (pixels: number) => `${(100 * pixels) / width}cqw`;
   const words = `${label} ${formatLength(value, units)}`;
   return (
-    <div className="absolute" style={{ left: x, top: y }}>
+    <div className="absolute" style={{ left: shared(x), top: shared(y) }}>
       {editing ? (
         <div className="absolute z-10 w-32 -translate-x-1/2 -translate-y-1/2 border border-graphite bg-sheet p-1.5 shadow">
           <QuantityField
@@ -35,6 +38,7 @@ export function DimensionEntry({ label, x, y, upright = false, value, onCommit }
       ) : (
         <button
           type="button"
+          data-dimension=""
           className={`absolute -translate-x-1/2 -translate-y-1/2 cursor-text bg-paper/90 px-1 text-note whitespace-nowrap hover:bg-balance-soft ${upright ? '-rotate-90' : ''}`}
           onClick={() => setEditing(true)}
           aria-label={`${words}: type another`}

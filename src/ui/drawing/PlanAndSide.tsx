@@ -116,6 +116,7 @@ export function PlanAndSide({
             <>
               <DimensionEntry
                 label={focusUpright ? 'height' : 'half span'}
+                width={width}
                 x={u(extents.xMax) + 26}
                 y={(across(focus.stations[0]!) + across(tip)) / 2}
                 upright
@@ -126,6 +127,7 @@ export function PlanAndSide({
                 <DimensionEntry
                   key={index}
                   label={index === 0 ? 'root' : 'tip'}
+                  width={width}
                   x={u(millimetresFromMetres(station.x + station.chord / 2))}
                   y={across(station) + (focusUpright ? -14 : index === 0 ? 14 : -14)}
                   value={millimetresFromMetres(station.chord)}

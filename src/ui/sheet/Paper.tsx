@@ -29,7 +29,7 @@ export function Paper({
   ...rest
 }: PaperProps) {
   return (
-    <div className="relative h-full min-h-0 w-full" ref={place}>
+    <div className="@container relative h-full min-h-0 w-full" ref={place}>
       {width > 0 && (
         <svg
           width={width}

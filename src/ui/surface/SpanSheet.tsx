@@ -79,6 +79,7 @@ export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
           <>
             <DimensionEntry
               label="half span"
+              width={width}
               x={u(millimetresFromMetres(tip.y) / 2)}
               y={plan.top + plan.height + 16}
               value={length}
@@ -90,6 +91,7 @@ export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
                 <DimensionEntry
                   key={index}
                   label={index === 0 ? 'root' : 'tip'}
+                  width={width}
                   x={u(millimetresFromMetres(station.y)) + (index === 0 ? -16 : 16)}
                   y={v(millimetresFromMetres(station.x + station.chord / 2))}
                   upright
