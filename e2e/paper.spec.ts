@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { openDesign } from './support';
+import { openDesign, toStage } from './support';
 
 /** Half a metre and more of plain board: a rectangle of 600 by 150 that no page holds. */
 const PLANK = {
@@ -174,4 +174,10 @@ test('a stage is printed as wide as the paper, whole, its tables with the names 
   const [left, right] = [(12 / 25.4) * 72, ((A4.short - 12) / 25.4) * 72];
   const outside = found.filter(({ from, to }) => from < left - 1 || to > right + 1);
   expect(outside).toEqual([]);
+  expect(text).not.toContain('Add equipment');
+  // What can be pressed and says something is there as well.
+  await toStage(page, 'Plans');
+  await expect(page.getByRole('button', { name: 'Fuselage, former 2' }).last()).toBeVisible();
+  const plans = (await wordsOn(await page.pdf({ format: 'A4' }))).map(({ words }) => words).join(' ');
+  expect(plans).toContain('Fuselage, former 2');
 });

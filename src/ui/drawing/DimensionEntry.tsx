@@ -38,7 +38,6 @@ export function DimensionEntry({ label, x, y, width, upright = false, value, onC
       ) : (
         <button
           type="button"
-          data-dimension=""
           className={`absolute -translate-x-1/2 -translate-y-1/2 cursor-text bg-paper/90 px-1 text-note whitespace-nowrap hover:bg-balance-soft ${upright ? '-rotate-90' : ''}`}
           onClick={() => setEditing(true)}
           aria-label={`${words}: type another`}

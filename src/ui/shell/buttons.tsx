@@ -17,7 +17,7 @@ interface ButtonProps extends ComponentProps<'button'> {
 }
 
 export function Button({ look = 'plain', className, type = 'button', ...rest }: ButtonProps) {
-  return <button type={type} className={clsx(BASE, LOOKS[look], className)} {...rest} />;
+  return <button type={type} data-action="" className={clsx(BASE, LOOKS[look], className)} {...rest} />;
 }
 
 interface IconButtonProps extends Omit<ButtonProps, 'children'> {
