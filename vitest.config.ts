@@ -7,7 +7,7 @@ import { mutants } from './tests/thresholds/mutants.ts';
 /** What is tested on a page. */
 const ON_PAGE = 'src/**/*.test.tsx';
 
-const NO_PLOT = fileURLToPath(new URL('./tests/noPlot.ts', import.meta.url));
+const NO_PLOT = fileURLToPath(new URL('./tests/noPlot.tsx', import.meta.url));
 
 export default defineConfig({
   plugins: [assemblyScript(), react(), mutants()],
@@ -22,18 +22,19 @@ export default defineConfig({
   test: {
     pool: 'threads',
     maxWorkers: 2,
+    // The modules are loaded, and the code is compiled, once for all files.
+    isolate: false,
     // A loop over nothing passes nothing.
     expect: { requireAssertions: true },
     testTimeout: 60_000 * Number(process.env['CAMPAIGN'] ?? 1),
     projects: [
       {
         extends: true,
-        // Nothing of a page: the modules are loaded once for all files.
-        test: { name: 'core', isolate: false, include: ['{src,tests,cli,server,demo,bench}/**/*.test.ts'] },
+        test: { name: 'core', include: ['{src,tests,cli,server,demo,bench}/**/*.test.ts'] },
       },
       {
         extends: true,
-        test: { name: 'page', environment: 'jsdom', include: [ON_PAGE] },
+        test: { name: 'page', environment: 'jsdom', setupFiles: ['tests/page.ts'], include: [ON_PAGE] },
       },
     ],
   },

@@ -76,6 +76,13 @@ window.getComputedStyle = (element, pseudo) => {
   });
 };
 
+/** What lays a paper out has no size here: its numbers are read. */
+window.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+
 // What jsdom lacks and lists of choices call.
 Object.assign(Element.prototype, {
   hasPointerCapture: () => false,

@@ -2,7 +2,7 @@ import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { choose, Now, show } from '#/tests/render';
 import { thorough } from '#/tests/session';
@@ -22,8 +22,6 @@ import { StrengthStage } from './strength/StrengthStage';
 import { SurfaceStage } from './surface/SurfaceStage';
 import { WeightsStage } from './weights/WeightsStage';
 import { WeightsTable } from './weights/WeightsTable';
-
-afterEach(cleanup);
 
 const WINGS = ['wing', 'secondWing', 'tipFin'] as const;
 const STAGES: readonly (readonly [string, (design: Design) => ReactElement])[] = [

@@ -1,13 +1,11 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, Now, show } from '#/tests/render';
 import { settle } from '#/tests/session';
 import type { Design } from '@/core/2-document/schema/design';
 import { AssembliesSheet } from './AssembliesSheet';
-
-afterEach(cleanup);
 
 /** Without the assemblies that the demo ships, so that each test binds its own. */
 const loose = (name: string): Design => ({ ...demoDesign(name), assemblies: [] });

@@ -1,12 +1,10 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { choose, fill, Now, show } from '#/tests/render';
 import { BalanceStage } from './BalanceStage';
-
-afterEach(cleanup);
 
 const stage = (name: string) => show(demoDesign(name), <Now of={(design) => <BalanceStage design={design} />} />);
 

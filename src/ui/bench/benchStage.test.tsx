@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { act, cleanup, screen, waitFor } from '@testing-library/react';
-import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { act, screen, waitFor } from '@testing-library/react';
+import { beforeEach, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { showing, standIn } from '@/core/8-bench/instruments/standIn';
@@ -43,10 +43,6 @@ beforeEach(() => {
     asked.push([address, init && JSON.parse(init.body)]);
     return Promise.resolve(new Response('{}', { headers: { 'Content-Type': 'application/json' } }));
   });
-});
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
 });
 
 const stage = () => show(demoDesign('lagoon-postman'), <Now of={(design) => <BenchStage design={design} />} />);

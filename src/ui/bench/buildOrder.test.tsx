@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { cutListOf } from '@/core/4-parts/cutList';
@@ -9,8 +9,6 @@ import { judgeGates } from '@/core/8-bench/judgeGate';
 import { gatesJudged } from '@/store/benchSlice';
 import { BuildOrder } from './BuildOrder';
 import { Instruments } from './Instruments';
-
-afterEach(cleanup);
 
 test('a gate is read and judged; what is not green holds up the glue until someone says why, and that is kept', async () => {
   const first = demoDesign('lagoon-postman');

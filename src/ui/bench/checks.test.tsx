@@ -1,12 +1,10 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { screen, waitFor } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { turnBySticks } from '@/core/8-bench/sightSticks';
 import { Checks } from './Checks';
-
-afterEach(cleanup);
 
 const stage = async () => {
   const open = await show(demoDesign('lagoon-postman'), <Now of={(design) => <Checks design={design} />} />);

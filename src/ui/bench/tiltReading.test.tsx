@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { act, cleanup, screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { show } from '#/tests/render';
@@ -15,8 +15,6 @@ beforeEach(() => {
   Object.defineProperty(navigator, 'maxTouchPoints', { value: 5, configurable: true });
 });
 afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
   Object.defineProperty(navigator, 'maxTouchPoints', { value: 0, configurable: true });
 });
 

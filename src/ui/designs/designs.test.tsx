@@ -1,14 +1,12 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { toast } from 'sonner';
-import { afterEach, describe, expect, test, vi } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, show } from '#/tests/render';
 import { designText } from '@/files/designFile';
 import * as download from '../shell/download';
 import { DesignsPage } from './DesignsPage';
-
-afterEach(cleanup);
 
 const page = () => show(demoDesign('lagoon-postman'), <DesignsPage />);
 const row = async (name: string) => within((await screen.findByRole('link', { name })).closest('li')!);

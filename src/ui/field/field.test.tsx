@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { decimal, METRIC } from '@/words/formatQuantity';
@@ -10,8 +10,6 @@ import { readGate } from '@/store/bench';
 import { FAULTS } from '@/core/8-field/faults';
 import { causeWords, changeWords } from './fieldWords';
 import { FieldStage } from './FieldStage';
-
-afterEach(cleanup);
 
 const stage = async () => {
   const open = await show(demoDesign('lagoon-postman'), <Now of={(design) => <FieldStage design={design} />} />);

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { cleanup, screen } from '@testing-library/react';
 import { toast } from 'sonner';
-import { afterEach, describe, expect, test, vi } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { choose, show } from '#/tests/render';
 import { unitsChanged } from '@/store/settingsSlice';
@@ -9,8 +9,6 @@ import { ChoiceChips } from './ChoiceChips';
 import { QuantityField } from './QuantityField';
 import { SelectField } from './SelectField';
 import { TextField } from './TextField';
-
-afterEach(cleanup);
 
 const box = (name = 'Chord') => screen.getByRole('textbox', { name }) as HTMLInputElement;
 

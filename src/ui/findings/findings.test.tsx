@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { simpleAircraft } from '#/tests/designs';
 import { show } from '#/tests/render';
@@ -9,8 +9,6 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { JobClient } from '@/workers/lanes';
 import { FindingsPanel } from './FindingsPanel';
 import { FindingsStrip } from './FindingsStrip';
-
-afterEach(cleanup);
 
 /** Tail heavy, with a pack that can slide. */
 const tailHeavy = () => withFields(simpleAircraft(108), [{ field: '/massItems/pack/attachment/from', value: -300 }]);

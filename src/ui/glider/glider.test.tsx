@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, expect, test, vi } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { finish } from '@/core/1-base/steps';
@@ -11,8 +11,6 @@ import type { TossesTell } from '@/workers/contract';
 import { tossesTold } from '@/store/gliderSlice';
 import { GliderStage } from './GliderStage';
 import { TossPlot } from './TossPlot';
-
-afterEach(cleanup);
 
 const tosses: readonly Toss[] = [
   { id: 'toss1', at: '2026-05-01T10:00:00Z', scale: 1, result: 'steadyGlide', track: [], notes: '' },
@@ -39,14 +37,6 @@ const NAME = 'tideline-plank';
 const stage = () => show(demoDesign(NAME), <Now of={(design) => <GliderStage design={design} />} />);
 
 test('a toss is told in steps of half a second, and plays', async () => {
-  // What lays a paper out has no size here: its numbers are read.
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      disconnect() {}
-    },
-  );
   const toss = { design: demoDesign(NAME), scale: 1, path: 0, height: 1.8, pilot: 'handsOff', change: null } as const;
   const tossed = finish(tossVirtually(toss));
   if (!tossed.ok) throw new Error(tossed.because);

@@ -1,13 +1,11 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { RiggingStage } from '../rigging/RiggingStage';
 import { WeightsStage } from '../weights/WeightsStage';
 import { MixesSection } from './MixesSection';
-
-afterEach(cleanup);
 
 const mixes = (name: string) => show(demoDesign(name), <Now of={(design) => <MixesSection design={design} />} />);
 const rigging = (name: string) => show(demoDesign(name), <Now of={(design) => <RiggingStage design={design} />} />);

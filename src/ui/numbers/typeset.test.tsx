@@ -1,8 +1,6 @@
-import { cleanup, render } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { render } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { Typeset } from './Typeset';
-
-afterEach(cleanup);
 
 const html = (text: string) => render(<Typeset text={text} />).container.innerHTML;
 

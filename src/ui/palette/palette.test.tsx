@@ -1,22 +1,10 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, within } from '@testing-library/react';
-import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
+import { screen, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { Now, show } from '#/tests/render';
 import { STAGE_LIST } from '../stages/stages';
 import { CommandPalette } from './CommandPalette';
-
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  );
-});
-afterEach(cleanup);
 
 describe('what can be found by its words', () => {
   test.each(STAGE_LIST.filter(({ fields }) => fields.length > 0).map((stage) => [stage.title, stage] as const))(

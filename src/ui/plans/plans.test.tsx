@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { finish } from '@/core/1-base/steps';
@@ -8,8 +8,6 @@ import { cutListOf } from '@/core/4-parts/cutList';
 import { layOut, USUAL_LAYOUT } from '@/core/4-parts/layout';
 import { laidOut } from '@/store/plansSlice';
 import { PlansStage } from './PlansStage';
-
-afterEach(cleanup);
 
 const laid = (name: string) => {
   const of = demoDesign(name);

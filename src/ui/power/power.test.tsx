@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { fill, Now, show } from '#/tests/render';
 import { undone } from '@/store/documentSlice';
@@ -8,8 +8,6 @@ import { BenchFields } from './BenchFields';
 import { PowerStage } from './PowerStage';
 import { formatDuration } from './formatDuration';
 import { thrustAt } from './thrustAt';
-
-afterEach(cleanup);
 
 const fact = (label: string) => screen.getByText(label).parentElement!.textContent!;
 const stage = (name: string) => show(demoDesign(name), <Now of={(design) => <PowerStage design={design} />} />);

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { choose, fill, Now, show } from '#/tests/render';
@@ -9,19 +9,14 @@ import { SectionStage } from './SectionStage';
 import { surfaceChosen } from '@/store/sessionSlice';
 import { ChosenSection } from './SectionSheet';
 
-afterEach(cleanup);
-
 /** The drawing needs a size, which a page without layout does not have. */
 beforeAll(() => {
   Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, value: 800 });
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, value: 600 });
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      disconnect() {}
-    },
-  );
+});
+afterAll(() => {
+  Reflect.deleteProperty(HTMLElement.prototype, 'clientWidth');
+  Reflect.deleteProperty(HTMLElement.prototype, 'clientHeight');
 });
 
 const stage = (name: string) =>

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen } from '@testing-library/react';
-import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { screen } from '@testing-library/react';
+import { beforeEach, expect, test, vi } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { show } from '#/tests/render';
 import { FaultBoundary } from './FaultBoundary';
@@ -15,10 +15,6 @@ function Stage() {
 beforeEach(() => {
   broken = true;
   vi.spyOn(console, 'error').mockImplementation(() => {});
-});
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 test('a fault stays in its place, can be told, and the place comes back', async () => {

@@ -1,6 +1,6 @@
-import { act, cleanup, render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
 import { Provider, useSelector } from 'react-redux';
-import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { beforeEach, expect, test, vi } from 'vitest';
 import type { AppStore } from '@/store/store';
 import { PacedProvider } from './PacedProvider';
 
@@ -45,11 +45,6 @@ function setUp({ cost }: { readonly cost: number }) {
 const expectShown = (count: number) => expect(screen.getByText(/count/).textContent).toBe(`count ${count}`);
 
 beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }));
-afterEach(() => {
-  cleanup();
-  vi.useRealTimers();
-  vi.restoreAllMocks();
-});
 
 test('beside a drag the numbers follow three times a second, and at once when it ends', async () => {
   const { tell, wait } = setUp({ cost: 1 });

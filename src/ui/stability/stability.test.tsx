@@ -1,7 +1,7 @@
 import { field } from '@/core/2-document/edit/field';
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { DEMO_NAMES, demoDesign } from '#/demo';
 import { show } from '#/tests/render';
 import { blankDesign } from '@/core/2-document/starts';
@@ -10,9 +10,6 @@ import { StabilitySheet } from './StabilitySheet';
 import { StabilityStage } from './StabilityStage';
 
 // The chart needs a canvas; the browser tests look at it.
-vi.mock('./SpanLoadingChart', () => ({ default: () => <p>chart of the span</p> }));
-
-afterEach(cleanup);
 
 const fact = (label: string | RegExp) => screen.getByText(label).parentElement!.textContent!;
 

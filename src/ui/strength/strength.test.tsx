@@ -1,14 +1,12 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
 import { undone } from '@/store/documentSlice';
 import { BoardParts } from '../weights/BoardParts';
 import { SurfaceStage } from '../surface/SurfaceStage';
 import { StrengthStage } from './StrengthStage';
-
-afterEach(cleanup);
 
 const fact = (label: string | RegExp) => screen.getByText(label).parentElement!.textContent!;
 const stage = () => show(demoDesign('polly-drift'), <Now of={(design) => <StrengthStage design={design} />} />);

@@ -1,12 +1,10 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, test } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { choose, fill, Now, show } from '#/tests/render';
 import { SurfaceStage } from './SurfaceStage';
-
-afterEach(cleanup);
 
 const wing = (name: string) =>
   show(
