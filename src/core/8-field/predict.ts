@@ -1,6 +1,6 @@
 import type { MetresPerSecond, Radians } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import { pullUp } from '@/core/5-strength/aircraft/suppleAircraft';
+import { pullUp } from '@/core/5-strength/aircraft/pullUp';
 import { bendingAircraft } from '@/core/6-groups/strength/bendingAircraft';
 import { solve, type Solved } from '@/core/6-groups/solve';
 

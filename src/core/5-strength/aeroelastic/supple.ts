@@ -1,4 +1,5 @@
 import { keptLast } from '@/core/1-base/keptLast';
+import { knownFrom } from '@/core/1-base/knownFrom';
 import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -107,18 +108,21 @@ export interface Twist {
 /** Twists by surface; left and right twist alike whether they do so together or against one another. */
 export type Twists = (surface: number) => Twist;
 
+/** By the beam, and by where its strips begin, end and are taken: that of a surface which stays as it is drawn serves again. */
+const knownTwist = knownFrom<SurfaceBeam, Twist>();
+
 export function twistsOf(lattice: Lattice, beams: ReadonlyMap<number, SurfaceBeam>): Twists {
-  const known = new Map<number, Twist>();
-  return (surface) => {
-    const before = known.get(surface);
-    if (before) return before;
-    const shapes = twistShapes(lattice, surface, isWing(lattice.surfaces[surface]!.source));
+  const twistOf = (surface: number): Twist => {
     const beam = beams.get(surface)!;
-    const each = eachPassing(beam, unitLoads(lattice, surface));
-    const made = { shapes, each, shares: sharesByStrip(shapes, each, { beam, lattice }) };
-    known.set(surface, made);
-    return made;
+    const strips = lattice.strips.slice(lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!);
+    const places = strips.flatMap(({ from, to, middle }) => [from, to, middle]);
+    return knownTwist(beam, [surface, ...places], () => {
+      const shapes = twistShapes(lattice, surface, isWing(lattice.surfaces[surface]!.source));
+      const each = eachPassing(beam, unitLoads(lattice, surface));
+      return { shapes, each, shares: sharesByStrip(shapes, each, { beam, lattice }) };
+    });
   };
+  return keptLast(lattice.surfaces.length, twistOf);
 }
 
 export function supple({ matrices, parity, beams, mounts, steady, air, twists }: SuppleInput): Supple {

@@ -3,7 +3,8 @@ import { type Worked, workedBy } from '../beam/beam';
 import { CUT, PART, type Passing, placeOfCut } from '../beam/passing';
 import type { Stretch } from '../beam/stretch';
 import { rootJoint } from '../joints/rootJoint';
-import { type PullUp, type PullUps, spanShare, type SuppleAircraft } from './suppleAircraft';
+import type { PullUp, PullUps } from './pullUp';
+import { spanShare, type SuppleAircraft } from './suppleAircraft';
 
 /** Where an aircraft breaks, and by what. */
 export interface Breaking {
@@ -40,11 +41,14 @@ const ROUNDS = 12;
 function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[] {
   const all: Loaded[] = [];
   for (const [surface, beam] of body.beams) {
-    const under = (pull: PullUp, loads: PullUp['bent']) => body.passing(surface, loads, pull);
-    const asDrawn = [under(one, one.rigid), under(two, two.rigid)] as const;
-    const asBent = [under(one, one.bent), under(two, two.bent)] as const;
+    const { stiff, bent } = body.passing;
+    const asDrawn = [stiff(surface, one), stiff(surface, two)] as const;
+    const asBent = [bent(surface, one), bent(surface, two)] as const;
     const shared = { surface, asDrawn, asBent };
-    const pressed = (cut: number) => Math.abs(partAt(harder(shared, cut, START), cut + PART.upward, START));
+    const pressed = (cut: number) => {
+      const at = cut + PART.upward;
+      return Math.max(Math.abs(partAt(asDrawn, at, START)), Math.abs(partAt(asBent, at, START)));
+    };
     beam.stretches.forEach((stretch, index) => {
       const [inner, outer] = [placeOfCut(index, CUT.inner), placeOfCut(index, CUT.outer)];
       // A stretch is alike from end to end: only the end that is bent harder can break.

@@ -1,14 +1,15 @@
 import type { Fraction, Metres, Pascals } from '@/core/1-base/units/convert';
 import { type Supple, answered, settled } from '../aeroelastic/supple';
-import { type StripLoads, sumLoads, totalOf } from '../aeroelastic/stripLoads';
-import { mixed, type SuppleAircraft } from './suppleAircraft';
+import type { StripLoads } from '../aeroelastic/stripLoads';
+import { answeredSum, type LiftAndMoment, mixed } from './pullUp';
+import type { SuppleAircraft } from './suppleAircraft';
 
 /** What bending does to lift slope and neutral point at a dynamic pressure; null where nothing holds against the air. */
 export function pitchEffects(
   body: SuppleAircraft,
   pressure: Pascals,
 ): { readonly liftSlopeKept: Fraction; readonly neutralPointShift: Metres } | null {
-  const { cruise, about, model } = body.stiff;
+  const { cruise, about } = body.stiff;
   // What one radian of angle of attack adds.
   const stiff = mixed(body, [-Math.sin(cruise.alpha), Math.cos(cruise.alpha), 0]);
   const unknowns = settled(
@@ -17,20 +18,12 @@ export function pitchEffects(
     stiff.turns.map((turn) => turn * pressure),
   );
   if (!unknowns) return null;
-  const before = stiff.total;
-  const after = totalOf(
-    model.lattice,
-    sumLoads([
-      [1, stiff.loads],
-      [1, answered(body.alike, unknowns)],
-    ]),
-    'symmetric',
-    about,
-  );
-  const neutral = ({ force, moment }: typeof before) => about[0] - moment[1] / force[2];
+  const more = answeredSum(body.alike, about, unknowns);
+  const bent = { lift: stiff.lift + more.lift, moment: stiff.moment + more.moment };
+  const neutral = ({ lift, moment }: LiftAndMoment) => about[0] - moment / lift;
   return {
-    liftSlopeKept: after.force[2] / before.force[2],
-    neutralPointShift: neutral(after) - neutral(before),
+    liftSlopeKept: bent.lift / stiff.lift,
+    neutralPointShift: neutral(bent) - neutral(stiff),
   };
 }
 

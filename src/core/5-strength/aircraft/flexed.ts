@@ -5,7 +5,8 @@ import type { Beam, Stretch } from '../beam/stretch';
 import { dot } from '@/core/1-base/numeric/vectors';
 import { curvatureOf, type MemberWorked, membersWorked } from '../section/composite';
 import { developedLength } from '@/core/3-shape/geometry/layout';
-import type { PullUp, SuppleAircraft } from './suppleAircraft';
+import type { PullUp } from './pullUp';
+import type { SuppleAircraft } from './suppleAircraft';
 
 /** One place along a surface in a pull-up. */
 export interface FlexedNode {
@@ -28,7 +29,7 @@ export type Flex = Pick<FlexedNode, 'bends' | 'twists'>;
 
 /** The shape alone of a surface in a pull-up, from root to tip. */
 export const shapeIn = (body: SuppleAircraft, surface: number, pull: PullUp): Flex[] =>
-  shapeOf(body.beams.get(surface)!, body.passing(surface, pull.bent, pull));
+  shapeOf(body.beams.get(surface)!, body.passing.bent(surface, pull));
 
 const stretchAt = ({ stretches }: Beam, node: number): Stretch => stretches[Math.min(node, stretches.length - 1)]!;
 
@@ -47,14 +48,14 @@ const cutAtNode = ({ stretches }: Beam, node: number): number =>
 /** Bending moments alone along a surface in a pull-up, up positive, from root to tip [N·m]. */
 export function momentsIn(body: SuppleAircraft, surface: number, pull: PullUp): number[] {
   const beam = body.beams.get(surface)!;
-  const passing = body.passing(surface, pull.bent, pull);
+  const passing = body.passing.bent(surface, pull);
   return Array.from({ length: beam.stretches.length + 1 }, (_, node) => passing[cutAtNode(beam, node) + PART.upward]!);
 }
 
 /** A surface as it stands in a pull-up, from root to tip, and how hard it is worked. */
 export function flexed(body: SuppleAircraft, surface: number, pull: PullUp): FlexedNode[] {
   const beam = body.beams.get(surface)!;
-  const passing = body.passing(surface, pull.bent, pull);
+  const passing = body.passing.bent(surface, pull);
   const length = developedLength(beam.surface);
   return shapeOf(beam, passing).map((flex, index) => {
     const stretch = stretchAt(beam, index);
@@ -81,10 +82,7 @@ export function rootMoments(body: SuppleAircraft, pull: PullUp): Map<string, num
   const moments = new Map<string, number>();
   for (const [surface, beam] of body.beams)
     if (beam.stretches.length > 0)
-      moments.set(
-        beam.surface.id,
-        Math.abs(body.passing(surface, pull.bent, pull)[placeOfCut(0, CUT.inner) + PART.upward]!),
-      );
+      moments.set(beam.surface.id, Math.abs(body.passing.bent(surface, pull)[placeOfCut(0, CUT.inner) + PART.upward]!));
   return moments;
 }
 

@@ -3,7 +3,7 @@ import { DEMO_NAMES, demoDesign } from '#/demo';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
 import { placeAll } from '@/core/3-shape/geometry/layout';
-import { beamOf } from './suppleAircraft';
+import { beamOf } from './beamOf';
 
 const beams = (design: Design) => placeAll(design.surfaces).map((surface) => beamOf(design, surface));
 

@@ -1,36 +1,29 @@
-import type { Fraction, Kilograms, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
+import type { Fraction, Kilograms, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
-import type { Surface } from '@/core/2-document/schema/surface';
-import { developedLength, liesAlike, type PlacedSurface } from '@/core/3-shape/geometry/layout';
-import type { Lattice } from '@/core/5-aero/lattice';
+import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
 import type { Mount } from '../aeroelastic/mount';
 import {
-  answered,
   type Equations,
   equationsAt,
-  type Held,
-  heldAt,
   inState,
   sharesOf,
   type SteadyState,
   supple,
   type Supple,
   turnsOf,
-  type Twists,
   twistsOf,
 } from '../aeroelastic/supple';
-import { type StripLoads, stripLoadsOf, sumLoads, type Total, totalOf } from '../aeroelastic/stripLoads';
-import { addTwo, type Passing, passingOf } from '../beam/passing';
-import { type SurfaceBeam, surfaceBeam } from '../beam/surfaceBeam';
-import { coveringOf } from '../materials/covering';
-import { type Board, boardNamed } from '../materials/ownBoard';
-import { surfaceStuff } from '../section/surfaceStuff';
+import { type StripLoads, stripLoadsOf, type Total, totalOf } from '../aeroelastic/stripLoads';
+import { type Passing, passingOf } from '../beam/passing';
+import type { SurfaceBeam } from '../beam/surfaceBeam';
+import { beamOf } from './beamOf';
 import { carriedMasses, weightLoads } from './carriedMasses';
 import { type Boom, boomsOf, mountsOf } from './mounts';
+import { type Passings, passingsOf } from './passings';
 
 /** What is known of the aircraft before anything bends. */
 export interface StiffAircraft {
@@ -54,8 +47,6 @@ export interface SuppleAircraft {
   readonly alike: Supple;
   /** Unit speed along the datum, unit speed up, unit pitch command: their loads, and what they turn by bending. */
   readonly cases: readonly StripCase[];
-  /** What the answers of the air to a unit of every unknown that is alike add up to. */
-  readonly answerTotals: readonly Total[];
   /** Where left and right are opposite, worked out when it is asked for. */
   readonly opposite: () => Supple;
   /** What bends alike or opposite left and right in level flight at a dynamic pressure, which turns with its loads; worked out once for each. */
@@ -63,50 +54,14 @@ export interface SuppleAircraft {
   readonly line: TrimLine;
   /** Unknowns that the weights of the parts themselves cause at one g. */
   readonly weightTurns: Float64Array;
-  /** What passes the beam of a surface under loads of its strips and its own weights. */
-  readonly passing: PassingIn;
+  readonly passing: Passings;
 }
-
-/** What passes a beam in a pull-up of so many times the weight; known again for the same loads. */
-export type PassingIn = (surface: number, loads: StripLoads, pull: Pick<PullUp, 'pressure' | 'factor'>) => Passing;
 
 /** Loads of a unit case per dynamic pressure, what they add up to, and the unknowns they turn before the air answers. */
 export interface StripCase {
   readonly loads: StripLoads;
   readonly total: Total;
   readonly turns: Float64Array;
-}
-
-/** Area of both faces of the board of a surface, both sides of a mirrored one [m²]. */
-function facesOf(surface: PlacedSurface): number {
-  let area = 0;
-  surface.stations.slice(1).forEach((b, index) => {
-    const a = surface.stations[index]!;
-    area += ((a.chord + b.chord) / 2) * (b.distance - a.distance);
-  });
-  return 2 * area * (surface.mirrored ? 2 : 1);
-}
-
-interface KnownBeam {
-  readonly material: Board;
-  readonly surface: PlacedSurface;
-  readonly beam: SurfaceBeam | null;
-}
-
-/** Beams by the surface as it is drawn: what was not changed is not worked out again for every trial. */
-const known = new WeakMap<Surface, KnownBeam>();
-
-/** The beam of a surface; null where nobody says what it is made of. */
-export function beamOf(design: Design, surface: PlacedSurface): SurfaceBeam | null {
-  const { construction } = surface.source;
-  const material = boardNamed(design, construction?.material);
-  if (!construction || !material) return null;
-  const before = known.get(surface.source);
-  if (before && before.material === material && liesAlike(before.surface, surface)) return before.beam;
-  const made = surfaceBeam(surfaceStuff(surface, material, coveringOf(construction, facesOf(surface))));
-  const beam = made.stretches.every(({ whole, twist }) => whole.upDown > 0 && twist > 0) ? made : null;
-  known.set(surface.source, { material, surface, beam });
-  return beam;
 }
 
 export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
@@ -156,7 +111,6 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     booms,
     alike,
     cases,
-    answerTotals: alike.totals(about),
     opposite: oppositeOnce,
     equations: (parity, pressure) => {
       const before = equations[parity].get(pressure);
@@ -170,7 +124,7 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     weightTurns: sharesOf(alike, (surface) =>
       turnsOf(beams.get(surface)!, model.lattice, surface, byWeight.get(surface)!),
     ),
-    passing: passingIn(model.lattice, twists, byWeight),
+    passing: passingsOf(model.lattice, twists, { byWeight, unit }),
   };
 }
 
@@ -212,151 +166,6 @@ function steadyStates(
         const isAhead = model.lattice.surfaces[surfaces[0]!]!.role === 'canard';
         return alpha - (isAhead ? 0 : cruise.downwash * lift);
       }),
-    };
-  };
-}
-
-/** Sums what every strip brings by itself. */
-function passingIn(lattice: Lattice, twists: Twists, byWeight: ReadonlyMap<number, Passing>): PassingIn {
-  const known = new WeakMap<StripLoads, Map<number, Passing>>();
-  return (surface, loads, { pressure, factor }) => {
-    const before = known.get(loads) ?? new Map<number, Passing>();
-    known.set(loads, before);
-    const found = before.get(surface);
-    if (found) return found;
-    const { each } = twists(surface);
-    const passing = byWeight.get(surface)!.map((weight) => factor * weight);
-    const first = lattice.firstStrip[surface]!;
-    for (let strip = first; strip < lattice.firstStrip[surface + 1]!; strip++)
-      addTwo(passing, each, 2 * (strip - first), [pressure * loads.force[strip]!, pressure * loads.moment[strip]!]);
-    before.set(surface, passing);
-    return passing;
-  };
-}
-
-/** The unit cases in given shares. */
-export function mixed({ cases, alike }: SuppleAircraft, shares: readonly number[]): StripCase {
-  const turns = new Float64Array(alike.size);
-  const total = [0, 0, 0, 0, 0, 0];
-  cases.forEach((one, index) => {
-    const share = shares[index]!;
-    one.turns.forEach((turn, row) => (turns[row]! += share * turn));
-    [...one.total.force, ...one.total.moment].forEach((value, axis) => (total[axis]! += share * value));
-  });
-  return {
-    loads: sumLoads(cases.map(({ loads }, index) => [shares[index]!, loads] as const)),
-    total: { force: [total[0]!, total[1]!, total[2]!], moment: [total[3]!, total[4]!, total[5]!] },
-    turns,
-  };
-}
-
-/** A steady pull-up: what the strips bear, and how they are turned by bending. */
-export interface PullUp {
-  readonly factor: Fraction;
-  readonly pressure: Pascals;
-  /** Loads per dynamic pressure with everything stiff, and as it bends. */
-  readonly rigid: StripLoads;
-  readonly bent: StripLoads;
-  readonly unknowns: Float64Array;
-  /** How much more pitch command it takes than a stiff one would. */
-  readonly commandMore: Radians;
-}
-
-/**
- * Trimmed flight at a speed with n times the weight on it. Angle of attack and
- * pitch command are those at which lift and moment of the bent aircraft are
- * those of the stiff one in trim; null where that has no answer: nothing holds
- * against the air, or no trim.
- */
-export function pullUp(body: SuppleAircraft, speed: MetresPerSecond, factor: Fraction): PullUp | null {
-  const { air } = body.stiff;
-  const pressure = (air.density * speed ** 2) / 2;
-  const held = heldAt(body.alike, pressure);
-  return held && trimmedAt(body, { pressure, held }, factor);
-}
-
-interface AtSpeed {
-  readonly pressure: Pascals;
-  readonly held: Held;
-}
-
-function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fraction): PullUp | null {
-  const { model, mass } = body.stiff;
-  const lift = (factor * mass * GRAVITY) / (pressure * model.reference.area);
-  const trimmed = body.line?.(lift);
-  if (!trimmed) return null;
-  const { alpha, command } = trimmed;
-  const [cosine, sine] = [Math.cos(alpha), Math.sin(alpha)];
-  const rigid = mixed(body, [cosine, sine, command * cosine]);
-  const byAlpha = mixed(body, [-sine, cosine, -command * sine]);
-  const byCommand = model.commanded ? mixed(body, [0, 0, cosine]) : null;
-  const asks = ({ turns }: StripCase, given?: Float64Array) => {
-    const unknowns = held(turns.map((turn, row) => turn * pressure + (given?.[row] ?? 0)));
-    let [lift, moment] = [0, 0];
-    body.answerTotals.forEach((each, unknown) => {
-      const share = unknowns[unknown]! * body.alike.scale[unknown]!;
-      lift += share * each.force[2];
-      moment += share * each.moment[1];
-    });
-    return { unknowns, lift, moment };
-  };
-  const base = asks(
-    rigid,
-    body.weightTurns.map((turn) => factor * turn),
-  );
-  const perAlpha = asks(byAlpha);
-  const perCommand = byCommand ? asks(byCommand) : null;
-  // What a change brings: its own load and what bending makes of it.
-  const gained = ({ total }: StripCase, bentBy: ReturnType<typeof asks>) => ({
-    lift: total.force[2] + bentBy.lift,
-    moment: total.moment[1] + bentBy.moment,
-  });
-  const a = gained(byAlpha, perAlpha);
-  const c = byCommand && perCommand ? gained(byCommand, perCommand) : null;
-  const [missingLift, missingMoment] = [-base.lift, -base.moment];
-  const determinant = c ? a.lift * c.moment - c.lift * a.moment : a.lift;
-  if (!(Math.abs(determinant) > 1e-12)) return null;
-  const dAlpha = c ? (missingLift * c.moment - c.lift * missingMoment) / determinant : missingLift / a.lift;
-  const dCommand = c ? (a.lift * missingMoment - missingLift * a.moment) / determinant : 0;
-  const unknowns = base.unknowns.map(
-    (turn, row) => turn + dAlpha * perAlpha.unknowns[row]! + dCommand * (perCommand?.unknowns[row] ?? 0),
-  );
-  const bent = sumLoads([
-    [1, rigid.loads],
-    [dAlpha, byAlpha.loads],
-    ...(byCommand ? ([[dCommand, byCommand.loads]] as const) : []),
-    [1, answered(body.alike, unknowns)],
-  ]);
-  return { factor, pressure, rigid: rigid.loads, bent, unknowns, commandMore: dCommand };
-}
-
-/** Pull-ups at one speed, by the load factor; everything grows evenly with it. */
-export type PullUps = (factor: Fraction) => PullUp;
-
-/** Pull-ups at one speed from two of them; null where there is none. */
-export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps | null {
-  const pressure = (body.stiff.air.density * speed ** 2) / 2;
-  const held = heldAt(body.alike, pressure);
-  const [one, two] = held
-    ? [trimmedAt(body, { pressure, held }, 1), trimmedAt(body, { pressure, held }, 2)]
-    : [null, null];
-  if (!one || !two) return null;
-  return (factor) => {
-    if (factor === 1) return one;
-    if (factor === 2) return two;
-    const more = factor - 1;
-    const between = (pick: (pull: PullUp) => StripLoads) =>
-      sumLoads([
-        [1 - more, pick(one)],
-        [more, pick(two)],
-      ]);
-    return {
-      factor,
-      pressure: one.pressure,
-      rigid: between(({ rigid }) => rigid),
-      bent: between(({ bent }) => bent),
-      commandMore: one.commandMore + more * (two.commandMore - one.commandMore),
-      unknowns: one.unknowns.map((unknown, row) => unknown + more * (two.unknowns[row]! - unknown)),
     };
   };
 }

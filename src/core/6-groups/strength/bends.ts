@@ -3,7 +3,8 @@ import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
 import { type FlexedNode, flexed, momentsIn, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
 import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
-import type { PullUp, PullUps, SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import type { PullUp, PullUps } from '@/core/5-strength/aircraft/pullUp';
+import type { SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
 import type { StrengthContext } from './context';
 
@@ -137,12 +138,7 @@ function flexApart(body: SuppleAircraft, limit: PullUp | null): number | null {
   const ordered = wings.toSorted((a, b) => body.surfaces[a]!.stations[0]!.x - body.surfaces[b]!.stations[0]!.x);
   const meanOf = (surface: number) => {
     const { firstStrip, strips } = body.alike.lattice;
-    const turns = turnsOf(
-      body.beams.get(surface)!,
-      body.alike.lattice,
-      surface,
-      body.passing(surface, limit.bent, limit),
-    );
+    const turns = turnsOf(body.beams.get(surface)!, body.alike.lattice, surface, body.passing.bent(surface, limit));
     let [sum, area] = [0, 0];
     turns.forEach((turn, local) => {
       const { width, m } = strips[firstStrip[surface]! + local]!;

@@ -1,9 +1,12 @@
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Kilograms, MetresPerSecond } from '@/core/1-base/units/convert';
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
+import { controlCase } from '@/core/5-aero/flowCase';
+import { type StripLoads, stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
 import { diveSpeed } from '@/core/5-strength/aircraft/dive';
 import { FASTEST } from '@/core/5-strength/aircraft/speeds';
-import { type PullUps, pullUps, type SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
+import { type PullUps, pullUps } from '@/core/5-strength/aircraft/pullUp';
+import type { SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import type { drag } from '../drag/drag';
 import type { ValueOf } from '../group';
 import type { pitch } from '../pitch/pitch';
@@ -34,6 +37,8 @@ export interface StrengthContext {
   /** At the speed whose dynamic pressure lies midway. */
   readonly atMiddle: PullUps | null;
   readonly atDive: PullUps | null;
+  /** Loads per dynamic pressure of one radian of a command that turns left and right against one another; null where nothing answers to it. */
+  readonly commanded: { readonly roll: StripLoads | null; readonly yaw: StripLoads | null };
 }
 
 /** A gust of a usual day [m/s], where the brief says nothing of wind. */
@@ -70,7 +75,13 @@ export function strengthContext(solution: Solution, mass: Kilograms, needed: Nee
     atCruise: pullUps(body, cruise),
     atMiddle: pullUps(body, middleSpeed(cruise, dive)),
     atDive: pullUps(body, dive),
+    commanded: { roll: oddLoads(solution, 'roll'), yaw: oddLoads(solution, 'yaw') },
   };
+}
+
+function oddLoads({ prepared, model: { matrices } }: Solution, name: 'roll' | 'yaw'): StripLoads | null {
+  const { hasOdd, odd } = prepared.commands[name];
+  return hasOdd ? stripLoadsOf(matrices, controlCase(matrices, 'antisymmetric', odd.angles).circulation) : null;
 }
 
 /** Midway by dynamic pressure. */

@@ -1,8 +1,7 @@
-import { controlCase, type Parity } from '@/core/5-aero/flowCase';
-import { stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
+import type { StripLoads } from '@/core/5-strength/aeroelastic/stripLoads';
 import { boomKept } from '@/core/5-strength/aircraft/effects';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
-import type { PullUps } from '@/core/5-strength/aircraft/suppleAircraft';
+import type { PullUps } from '@/core/5-strength/aircraft/pullUp';
 import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
 import { say } from '@/core/1-base/words/phrase';
 import { metresPerSecond } from '@/core/1-base/words/phrase';
@@ -15,18 +14,9 @@ const NO_HOLD = 'What this command does is too little to be told from nothing.';
 const AWAY = 'The air bends it more than it holds at this speed.';
 
 /** Divergence, reversals and what is left of commands. */
-export function controlEffectsOf({ body, solution, cruise }: StrengthContext) {
-  const { commands } = solution.prepared;
-  const loadsOf = (name: 'roll' | 'yaw') =>
-    commands[name].hasOdd
-      ? stripLoadsOf(
-          body.stiff.model.matrices,
-          controlCase(body.stiff.model.matrices, 'antisymmetric', commands[name].odd.angles).circulation,
-        )
-      : null;
-  const [roll, yaw] = [loadsOf('roll'), loadsOf('yaw')];
-  const keptOf = (loads: ReturnType<typeof loadsOf>, axis: 0 | 2): Kept | null =>
-    loads ? kept(body, 'antisymmetric' satisfies Parity, loads, axis) : null;
+export function controlEffectsOf({ body, cruise, commanded: { roll, yaw } }: StrengthContext) {
+  const keptOf = (loads: StripLoads | null, axis: 0 | 2): Kept | null =>
+    loads && kept(body, 'antisymmetric', loads, axis);
   const rolls = keptOf(roll, 0);
   const yaws = keptOf(yaw, 2);
   const yawRolls = keptOf(yaw, 0);
@@ -99,17 +89,11 @@ export function boomsOf(context: StrengthContext) {
 }
 
 /** How the far end of a boom is turned at cruise, midway and in the dive: in pull-ups, and by full yaw command. */
-function boomTurns({ body, solution, cruise, dive, atCruise, atMiddle, atDive }: StrengthContext, mount: number) {
-  const { commands, reach, air } = solution.prepared;
+function boomTurns(context: StrengthContext, mount: number) {
+  const { body, solution, cruise, dive, atCruise, atMiddle, atDive, commanded } = context;
+  const { reach, air } = solution.prepared;
   const full = Math.min(reach.yaw.right, reach.yaw.left);
-  const loads =
-    commands.yaw.hasOdd && full > 0
-      ? stripLoadsOf(
-          body.stiff.model.matrices,
-          controlCase(body.stiff.model.matrices, 'antisymmetric', commands.yaw.odd.angles).circulation,
-        )
-      : null;
-  const turns = loads && body.opposite().turnsBy(loads);
+  const turns = commanded.yaw && full > 0 ? body.opposite().turnsBy(commanded.yaw) : null;
   const at = (pulls: PullUps | null, speed: number) => {
     const pitch = (factor: number) => (pulls ? pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]! : 0);
     const pressure = pressureOf(air.density, speed);

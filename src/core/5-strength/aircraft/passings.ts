@@ -1,0 +1,65 @@
+import type { Lattice } from '@/core/5-aero/lattice';
+import type { StripLoads } from '../aeroelastic/stripLoads';
+import type { Twists } from '../aeroelastic/supple';
+import { addTwo, type Passing } from '../beam/passing';
+import type { PullUp } from './pullUp';
+
+/** What passes the beam of a surface in a pull-up, under the air and its own weights; worked out once for each. */
+export interface Passings {
+  readonly bent: PassingIn;
+  /** With everything stiff. */
+  readonly stiff: PassingIn;
+}
+
+type PassingIn = (surface: number, pull: PullUp) => Passing;
+
+interface Loaded {
+  /** Under the weights of the parts at one g, by surface. */
+  readonly byWeight: ReadonlyMap<number, Passing>;
+  /** Loads of the unit cases per dynamic pressure. */
+  readonly unit: readonly StripLoads[];
+}
+
+export function passingsOf(lattice: Lattice, twists: Twists, { byWeight, unit }: Loaded): Passings {
+  const inPull = (add: (passing: Passing, surface: number, pull: PullUp) => void): PassingIn => {
+    const known = new WeakMap<PullUp, Map<number, Passing>>();
+    return (surface, pull) => {
+      const before = known.get(pull) ?? new Map<number, Passing>();
+      known.set(pull, before);
+      const found = before.get(surface);
+      if (found) return found;
+      const passing = byWeight.get(surface)!.map((weight) => pull.factor * weight);
+      add(passing, surface, pull);
+      before.set(surface, passing);
+      return passing;
+    };
+  };
+  /** Sums what every strip brings by itself. */
+  const addStrips = (passing: Passing, surface: number, { force, moment }: StripLoads, times: number) => {
+    const { each } = twists(surface);
+    const first = lattice.firstStrip[surface]!;
+    for (let strip = first; strip < lattice.firstStrip[surface + 1]!; strip++)
+      addTwo(passing, each, 2 * (strip - first), [times * force[strip]!, times * moment[strip]!]);
+  };
+  const units = new Map<number, readonly Passing[]>();
+  const unitsOf = (surface: number): readonly Passing[] => {
+    const before = units.get(surface);
+    if (before) return before;
+    const made = unit.map((loads) => {
+      const passing: Passing = new Float64Array(byWeight.get(surface)!.length);
+      addStrips(passing, surface, loads, 1);
+      return passing;
+    });
+    units.set(surface, made);
+    return made;
+  };
+  return {
+    bent: inPull((passing, surface, { bent, pressure }) => addStrips(passing, surface, bent, pressure)),
+    stiff: inPull((passing, surface, { shares, pressure }) => {
+      unitsOf(surface).forEach((of, index) => {
+        const times = pressure * shares[index]!;
+        for (let at = 0; at < passing.length; at++) passing[at]! += times * of[at]!;
+      });
+    }),
+  };
+}
