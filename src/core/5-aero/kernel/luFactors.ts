@@ -50,9 +50,8 @@ export function solveTogether(factors: LuFactors, rights: readonly Float64Array[
   const answers: Float64Array[] = [];
   for (let first = 0; first < rights.length; first += 4) {
     const some = rights.slice(first, first + 4);
-    answers.push(
-      ...(some.length === 1 ? [solveFactored(factors, some[0]!)] : kernelFor(factors.size).solveFour(factors, some)),
-    );
+    if (some.length === 1) answers.push(solveFactored(factors, some[0]!));
+    else for (const answer of kernelFor(factors.size).solveFour(factors, some)) answers.push(answer);
   }
   return answers;
 }

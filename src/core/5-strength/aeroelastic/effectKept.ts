@@ -1,3 +1,4 @@
+import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Fraction, Pascals, Vector3 } from '@/core/1-base/units/convert';
 import { type Equations, equationsAt, type Supple } from './supple';
 import { type StripLoads, type Total, totalOf } from './stripLoads';
@@ -44,7 +45,7 @@ export function effectKept(
   const each = body.totals(about).map((total) => pick(total) / stiff);
   const byTilt = body.tilts.map(({ totals }) => totals(about).map((total) => (total ? pick(total) / stiff : 0)));
   const shareOf = ({ body: here, held }: Equations, pressure: Pascals) => {
-    const unknowns = held?.(turns.map((turn) => turn * pressure));
+    const unknowns = held?.(scaled(turns, pressure));
     if (!unknowns) return null;
     let share = 1;
     for (let unknown = 0; unknown < unknowns.length; unknown++) {

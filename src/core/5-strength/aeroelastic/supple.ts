@@ -150,7 +150,8 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
     return turns;
   };
 
-  const turns: Float64Array[] = [];
+  /** Null where a unit of an unknown turns nothing. */
+  const turns: (Float64Array | null)[] = [];
   for (const { surface, values } of shapes)
     for (const shape of values) {
       const turned = new Float64Array(strips.length);
@@ -159,19 +160,20 @@ export function supple({ matrices, parity, beams, mounts, steady, air, twists }:
     }
   for (const mount of mounts)
     for (let axis = 0; axis < 3; axis++) {
-      const turned = new Float64Array(strips.length);
+      let turned: Float64Array | null = null;
       for (const surface of mount.surfaces) {
         // An axis that both sides hold against one another does not turn.
         if (!keptBy(parity, mount.isMiddle && surfaces[surface]!.mirrored)[axis]) continue;
-        for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++)
-          turned[strip] = turnedBy(lattice, strip)[axis]!;
+        for (let strip = firstStrip[surface]!; strip < firstStrip[surface + 1]!; strip++) {
+          const turn = turnedBy(lattice, strip)[axis]!;
+          if (turn !== 0) (turned ??= new Float64Array(strips.length))[strip] = turn;
+        }
       }
       turns.push(turned);
     }
-  const isTurned = turns.map((turned) => turned.some((turn) => turn !== 0));
-  const answered = answerTo(turns.filter((_, index) => isTurned[index]));
+  const answered = answerTo(turns.filter((turned) => turned !== null)).values();
   const nothing: StripLoads = { force: new Float64Array(strips.length), moment: new Float64Array(strips.length) };
-  const answers = isTurned.map((is) => (is ? answered.shift()! : nothing));
+  const answers = turns.map((turned) => (turned ? answered.next().value! : nothing));
 
   const coupling = new Float64Array(size * size);
   answers.forEach((loads, column) => {

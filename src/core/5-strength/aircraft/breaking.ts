@@ -44,7 +44,6 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
     const { stiff, bent } = body.passing;
     const asDrawn = [stiff(surface, one), stiff(surface, two)] as const;
     const asBent = [bent(surface, one), bent(surface, two)] as const;
-    const shared = { surface, asDrawn, asBent };
     const pressed = (cut: number) => {
       const at = cut + PART.upward;
       return Math.max(Math.abs(partAt(asDrawn, at, START)), Math.abs(partAt(asBent, at, START)));
@@ -54,13 +53,14 @@ function loadedSections(body: SuppleAircraft, one: PullUp, two: PullUp): Loaded[
       // A stretch is alike from end to end: only the end that is bent harder can break.
       const isInner = pressed(outer) <= pressed(inner);
       const [place, cut] = isInner ? [stretch.from, inner] : [stretch.to, outer];
-      all.push({ ...shared, place, stretch, isJoint: false, cut });
+      all.push({ surface, place, stretch, isJoint: false, cut, asDrawn, asBent });
     });
     const joint = body.surfaces[surface]!.source.mirrored ? rootJoint(beam) : null;
     const root = beam.stretches[0];
     if (joint && root) {
       const stretch = { ...root, whole: joint, shearStrength: Infinity };
-      all.push({ ...shared, place: root.from, stretch, isJoint: true, cut: placeOfCut(0, CUT.inner) });
+      const cut = placeOfCut(0, CUT.inner);
+      all.push({ surface, place: root.from, stretch, isJoint: true, cut, asDrawn, asBent });
     }
   }
   return all;

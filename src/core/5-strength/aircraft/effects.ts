@@ -1,3 +1,4 @@
+import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Fraction, Metres, Pascals } from '@/core/1-base/units/convert';
 import { type Supple, answered, settled } from '../aeroelastic/supple';
 import type { StripLoads } from '../aeroelastic/stripLoads';
@@ -12,11 +13,7 @@ export function pitchEffects(
   const { cruise, about } = body.stiff;
   // What one radian of angle of attack adds.
   const stiff = mixed(body, [-Math.sin(cruise.alpha), Math.cos(cruise.alpha), 0]);
-  const unknowns = settled(
-    body.alike,
-    pressure,
-    stiff.turns.map((turn) => turn * pressure),
-  );
+  const unknowns = settled(body.alike, pressure, scaled(stiff.turns, pressure));
   if (!unknowns) return null;
   const more = answeredSum(body.alike, about, unknowns);
   const bent = { lift: stiff.lift + more.lift, moment: stiff.moment + more.moment };

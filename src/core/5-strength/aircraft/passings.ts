@@ -1,6 +1,7 @@
 import type { Lattice } from '@/core/5-aero/lattice';
 import type { StripLoads } from '../aeroelastic/stripLoads';
 import type { Twists } from '../aeroelastic/supple';
+import { scaled } from '@/core/1-base/numeric/scaled';
 import { addTwo, type Passing } from '../beam/passing';
 import type { PullUp } from './pullUp';
 
@@ -28,7 +29,7 @@ export function passingsOf(lattice: Lattice, twists: Twists, { byWeight, unit }:
       known.set(pull, before);
       const found = before.get(surface);
       if (found) return found;
-      const passing = byWeight.get(surface)!.map((weight) => pull.factor * weight);
+      const passing = scaled(byWeight.get(surface)!, pull.factor);
       add(passing, surface, pull);
       before.set(surface, passing);
       return passing;

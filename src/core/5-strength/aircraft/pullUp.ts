@@ -1,4 +1,5 @@
 import type { Fraction, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
+import { scaled } from '@/core/1-base/numeric/scaled';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { type StripLoads, sumLoads } from '../aeroelastic/stripLoads';
 import { type Held, heldAt, type Supple } from '../aeroelastic/supple';
@@ -82,7 +83,9 @@ function trimmedAt(body: SuppleAircraft, { pressure, held }: AtSpeed, factor: Fr
   const byCommand = model.commanded ? [0, 0, cosine] : null;
   /** What a mixture turns, weights among it, and what bending makes of its lift and moment. */
   const bends = ({ turns }: Mixed, weights = 0) => {
-    const unknowns = held(turns.map((turn, row) => turn * pressure + weights * weightTurns[row]!));
+    const caused = scaled(turns, pressure);
+    for (let row = 0; row < caused.length; row++) caused[row]! += weights * weightTurns[row]!;
+    const unknowns = held(caused);
     return { unknowns, ...answeredSum(alike, about, unknowns) };
   };
   const base = bends(mixed(body, shares), factor);

@@ -3,6 +3,7 @@ import { boomKept } from '@/core/5-strength/aircraft/effects';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
 import type { PullUps } from '@/core/5-strength/aircraft/pullUp';
 import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
+import { scaled } from '@/core/1-base/numeric/scaled';
 import { say } from '@/core/1-base/words/phrase';
 import { metresPerSecond } from '@/core/1-base/words/phrase';
 import { reasonsOf } from './bends';
@@ -98,7 +99,7 @@ function boomTurns(context: StrengthContext, mount: number) {
     const pitch = (factor: number) => (pulls ? pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]! : 0);
     const pressure = pressureOf(air.density, speed);
     const { body: opposite, held } = body.equations('antisymmetric', pressure);
-    const turned = turns && held?.(turns.map((turn) => turn * pressure * full));
+    const turned = turns && held?.(scaled(turns, pressure * full));
     const row = opposite.firstMount + 3 * mount;
     return {
       pitch: pitch(1),
