@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { AeroModel } from './aeroModel';
 import { changeWithAlpha, longitudinal } from './aeroModel';
@@ -97,8 +98,8 @@ export function neutralPointAt(model: AeroModel, alpha: number, about: Vector3):
 /** How the panels stand to the air that streams past: as they stand, and turned by the pitch command. */
 function flownPanels({ standing, pitch }: AeroModel, command: number): PanelTurn {
   return {
-    angles: standing.angles.map((angle, i) => angle + command * pitch.even.angles[i]!),
-    lean: standing.lean.map((lean, i) => lean + command * pitch.even.lean[i]!),
+    angles: mapToNumbers(standing.angles, (angle, i) => angle + command * pitch.even.angles[i]!),
+    lean: mapToNumbers(standing.lean, (lean, i) => lean + command * pitch.even.lean[i]!),
   };
 }
 

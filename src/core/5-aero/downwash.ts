@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import { isAftTail, isFin, isWing } from '@/core/2-document/schema/roles';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from './aeroModel';
@@ -53,7 +54,7 @@ export function downwashSlope(
 /** What acts: everything but the group itself and fins, which are end plates rather than wings. */
 function actingOn({ lattice }: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): Float64Array {
   const isActing = lattice.surfaces.map((surface, index) => !surfaces.includes(index) && !isFin(surface));
-  return state.circulation.map((strength, j) =>
+  return mapToNumbers(state.circulation, (strength, j) =>
     isActing[lattice.strips[Math.floor(j / lattice.cells.count)]!.surface] ? strength : 0,
   );
 }

@@ -1,3 +1,5 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
+import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { HalfProblem, InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
@@ -121,7 +123,9 @@ export function solveInduced(
   withoutTail = false,
 ): FlowCase {
   const { factors } = halfOf(matrices, parity);
-  const right = normal.map((value, i) => (parity === 'symmetric' && !matrices.lattice.doubled[i] ? 0 : -value));
+  const right = mapToNumbers(normal, (value, i) =>
+    parity === 'symmetric' && !matrices.lattice.doubled[i] ? 0 : -value,
+  );
   const circulation = new Float64Array(factors.size);
   circulation.set(solveFactored(factors, right, withoutTail ? factors.block : factors.size));
   return new SolvedCase(matrices, parity, circulation, STILL_AIR);
@@ -302,7 +306,7 @@ class CombinedCase implements FlowCase {
     const known = this.#known[name];
     if (known) return known;
     const [[first, of], ...others] = this.#parts as [readonly [number, FlowCase], ...(readonly [number, FlowCase])[]];
-    const total = of[name].map((value) => first * value);
+    const total = scaled(of[name], first);
     for (const [weight, part] of others) {
       const values = part[name];
       for (let i = 0; i < total.length; i++) total[i]! += weight * values[i]!;

@@ -1,3 +1,4 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { FlowCase } from './flowCase';
 import type { InfluenceMatrices } from './influence';
@@ -99,6 +100,9 @@ export function crossLoads(
   }));
 }
 
+/** Of a circulation in whatever air: every state meets that of several others. */
+const knownShed = knownFrom<Float64Array, Float64Array>();
+
 /**
  * Pull on every leg on the board: what the strip inboard of it sheds out less
  * what the one outboard takes in. Where surfaces meet, what is left of all.
@@ -112,7 +116,7 @@ function addLegForces(
   sums: readonly Float64Array[],
 ): void {
   const { count } = lattice.cells;
-  const shed = shedAlongLegs(field, circulation);
+  const shed = knownShed(circulation, [field], () => shedAlongLegs(field, circulation));
   lattice.surfaces.forEach(({ mirrored }, surface) => {
     const strips = lattice.firstStrip[surface + 1]! - lattice.firstStrip[surface]!;
     const sides = mirrored ? 2 : 1;

@@ -1,3 +1,4 @@
+import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase';
 import type { InfluenceMatrices } from './influence';
 import type { Vector3 } from '@/core/1-base/units/convert';
@@ -33,7 +34,7 @@ export function wakeTurned(
   const air = turnedAir(matrices, state.circulation, turning);
   const parity = PARITY[turning];
   const answer = solveInduced(matrices, parity, air.normal, withoutTail);
-  const plus = (p: Float64Array, q: Float64Array) => p.map((value, index) => value + q[index]!);
+  const plus = (p: Float64Array, q: Float64Array) => mapToNumbers(p, (value, index) => value + q[index]!);
   return {
     parity,
     circulation: answer.circulation,

@@ -19,22 +19,42 @@ export interface Solved {
   readonly explain: () => Working[];
 }
 
+const ASK = Symbol('ask');
+
+interface Needed extends Record<string, unknown> {
+  [ASK]: (group: Group) => unknown;
+}
+
+/** What a group needs, by name; made once for all designs, as forty groups ask for four each at every step of a drag. */
+const prototypes = new WeakMap<Group, object>();
+
+function neededPrototype(group: Group): object {
+  const known = prototypes.get(group);
+  if (known) return known;
+  const made = {};
+  // Each is computed when it is read, not when it is only needed now and then.
+  for (const [name, one] of Object.entries(group.needs))
+    Object.defineProperty(made, name, {
+      enumerable: true,
+      get(this: Needed) {
+        return this[ASK](one);
+      },
+    });
+  prototypes.set(group, made);
+  return made;
+}
+
 /** The numbers of a design, read one by one, and how each came about. */
 export function solve(design: Design, options: AnalyseOptions): Solved {
   const prepared = prepare(design, options);
   const fault = prepared ? referenceFault(prepared) : NO_WING;
   const solution = prepared && fault === null ? new Solution(prepared, options) : null;
   const known = new Map<Group, unknown>();
-  // Each is computed when it is read, not when it is only needed now and then.
-  const neededBy = (group: Group) =>
-    Object.defineProperties(
-      {},
-      Object.fromEntries(
-        Object.entries(group.needs).map(
-          ([name, one]) => [name, { enumerable: true, get: () => valueOf(one) }] as const,
-        ),
-      ),
-    ) as Record<string, unknown>;
+  const neededBy = (group: Group) => {
+    const needed: Needed = Object.create(neededPrototype(group)) as Needed;
+    needed[ASK] = valueOf;
+    return needed;
+  };
   const compute = (group: Group): unknown => {
     if (!solution) return group.empty(fault ?? NO_WING, design);
     try {
