@@ -1,5 +1,6 @@
 import type { ComponentProps } from 'react';
 import { field } from '@/core/2-document/edit/field';
+import type { UnitKind } from '@/core/1-base/units/unitKind';
 import type { Design } from '@/core/2-document/schema/design';
 import { isWing } from '@/core/2-document/schema/roles';
 import { useAppSelector } from '@/store/hooks';
@@ -17,6 +18,19 @@ import { Joints } from './Joints';
 type ToldProps = Omit<ComponentProps<typeof GroupFact>, 'group'>;
 
 const Told = (props: ToldProps) => <GroupFact group="strength" {...props} />;
+
+/** A number with the way it goes in words instead of a sign. */
+function Goes({
+  ways,
+  ...told
+}: ToldProps & { readonly unit: UnitKind; readonly ways: readonly [up: string, down: string] }) {
+  const units = useAppSelector((state) => state.settings.units);
+  const format = (value: number) =>
+    `${formatValue(Math.abs(value), told.unit, units)} ${value < 0 ? ways[1] : ways[0]}`;
+  return <Told {...told} format={format} />;
+}
+
+const AFT_OR_AHEAD = ['aft', 'ahead'] as const;
 
 const timesWeight = (value: number) => `${decimal(value, 1)} × its weight`;
 
@@ -50,11 +64,11 @@ export function StrengthStage({ design }: { readonly design: Design }) {
       <WhatItBears />
       <Section title="What bends">
         <Explained label="Tip of the wing, level" id="tipDeflection" />
-        <Told label="Turned there, leading edge up" id="tipTwist" unit="angle" />
+        <Goes label="Turned there" id="tipTwist" unit="angle" ways={['leading edge up', 'leading edge down']} />
         <Told label="Both may be off by" id="deflectionBand" unit="percent" />
         <Told label="Lift slope left" id="liftSlopeKept" unit="percent" />
-        <Told label="Neutral point moves aft by" id="neutralPointShift" unit="length" />
-        <Told label="In the dive by" id="neutralPointShiftAtDive" unit="length" />
+        <Goes label="Neutral point moves" id="neutralPointShift" unit="length" ways={AFT_OR_AHEAD} />
+        <Goes label="Neutral point in the dive" id="neutralPointShiftAtDive" unit="length" ways={AFT_OR_AHEAD} />
         <Told label="Roll command left" id="rollKept" unit="percent" />
         <Told label="Yaw command left" id="rudderYawKept" unit="percent" />
         <Told label="Roll of that command left" id="rudderRollKept" unit="percent" />

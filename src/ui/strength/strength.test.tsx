@@ -3,6 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
 import { choose, fill, Now, show } from '#/tests/render';
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { undone } from '@/store/documentSlice';
 import { BoardParts } from '../weights/BoardParts';
 import { SurfaceStage } from '../surface/SurfaceStage';
@@ -18,7 +19,13 @@ describe('the stage', () => {
     expect(fact('Breaks at cruise speed under')).toContain(
       `${Number(strength.breakingLoadFactor!.toFixed(1))} × its weight`,
     );
-    expect(fact('In the dive by')).toContain('mm');
+    const shift = strength.neutralPointShiftAtDive!;
+    expect(fact('Neutral point in the dive')).toMatch(
+      new RegExp(
+        `${Math.abs(millimetresFromMetres(shift)).toFixed(1).replace('.', '\\.')} mm ${shift < 0 ? 'ahead' : 'aft'}$`,
+      ),
+    );
+    expect(fact('Turned there')).toMatch(/\d° leading edge (up|down)$/);
     expect(fact(/turns away$/)).toContain('Wing');
     await hand.click(screen.getByRole('button', { name: /Load factor that breaks it/ }));
     const working = within(await screen.findByRole('dialog', { name: /Load factor that breaks it/ }));
