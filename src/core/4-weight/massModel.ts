@@ -44,8 +44,16 @@ function propertiesOf(elements: readonly MassElement[]): MassProperties | null {
   return properties;
 }
 
-/** Weighs a whole design from its board parts and its equipment. */
-export function weigh(design: Design, placed: readonly PlacedSurface[]): MassModel {
+/**
+ * Weighs a whole design from its board parts and its equipment. @param bodies
+ * what weighed them just before, each a point, where what passes through them
+ * is not to be cut out anew
+ */
+export function weigh(
+  design: Design,
+  placed: readonly PlacedSurface[],
+  bodies: readonly Pick<MassPart, 'id' | 'kind' | 'mass' | 'centre'>[] = [],
+): MassModel {
   const parts: MassPart[] = [];
   const all: MassElement[] = [];
   const add = (
@@ -77,12 +85,13 @@ export function weigh(design: Design, placed: readonly PlacedSurface[]): MassMod
     );
   }
   for (const body of design.bodies) {
-    const elements = bodyElements(design, body);
+    const before = bodies.find(({ id, kind }) => kind === 'body' && id === body.id);
+    const elements = before ? [{ mass: before.mass, centre: before.centre, size: EMPTY }] : bodyElements(design, body);
     const drawn = { ...body, measuredMass: undefined };
     add(
       { id: body.id, name: body.name || body.id, kind: 'body', category: 'airframe' },
       elements,
-      totalOf(body.measuredMass === undefined ? elements : bodyElements(design, drawn)),
+      totalOf(before || body.measuredMass === undefined ? elements : bodyElements(design, drawn)),
       body.measuredMass,
     );
   }

@@ -30,7 +30,10 @@ const CURSOR = { x: 'ew-resize', y: 'ns-resize', both: 'move' } as const;
 /** A grip on the geometry: drag it, or focus it and use the arrow keys. */
 export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMarkProps) {
   const { begin, nudge } = useDrag();
-  const edits = (dx: number, dy: number) => handle.edits(handle.axes === 'y' ? 0 : dx, handle.axes === 'x' ? 0 : dy);
+  const alongAxes = (of: Handle['edits']) => (dx: number, dy: number) =>
+    of(handle.axes === 'y' ? 0 : dx, handle.axes === 'x' ? 0 : dy);
+  const edits = alongAxes(handle.edits);
+  const editsInMotion = handle.editsInMotion && alongAxes(handle.editsInMotion);
   return (
     <g
       role="slider"
@@ -42,7 +45,7 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
       data-handle={handle.id}
       transform={`translate(${x} ${y})`}
       style={{ cursor: CURSOR[handle.axes], touchAction: 'none' }}
-      onPointerDown={(event) => begin(event, { perPixel, edits })}
+      onPointerDown={(event) => begin(event, { perPixel, edits, ...(editsInMotion ? { editsInMotion } : {}) })}
       onKeyDown={(event) => nudge(event, edits)}
     >
       <circle r={reach} fill="transparent" />

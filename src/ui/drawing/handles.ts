@@ -18,6 +18,8 @@ export interface Handle {
   readonly value: number;
   /** What a shift by (dx, dy) millimetres does; y is outboard in plan and up from the side. */
   readonly edits: (dx: number, dy: number) => FieldChange[];
+  /** Nearly the same at less cost, for as long as it moves. */
+  readonly editsInMotion?: (dx: number, dy: number) => FieldChange[];
 }
 
 const within = (name: keyof typeof LIMITS, value: number): number =>

@@ -8,6 +8,8 @@ interface DragInput {
   /** Millimetres per pixel, to the right and up. */
   readonly perPixel: number;
   readonly edits: (dx: number, dy: number) => FieldChange[];
+  /** Nearly the same at less cost, for as long as it moves: let go, `edits` counts. */
+  readonly editsInMotion?: (dx: number, dy: number) => FieldChange[];
 }
 
 let gestures = 0;
@@ -17,7 +19,7 @@ export function useDrag() {
   const dispatch = useAppDispatch();
   const frame = useRef<number | null>(null);
 
-  const begin = (event: React.PointerEvent, { perPixel, edits }: DragInput) => {
+  const begin = (event: React.PointerEvent, { perPixel, edits, editsInMotion }: DragInput) => {
     if (event.button !== 0) return;
     event.preventDefault();
     const target = event.currentTarget;
@@ -27,25 +29,23 @@ export function useDrag() {
     const start = { x: event.clientX, y: event.clientY };
     let latest = start;
     let moved = false;
-    const apply = () => {
+    const apply = (of: DragInput['edits']) => {
       frame.current = null;
-      dispatch(setFields(edits((latest.x - start.x) * perPixel, (start.y - latest.y) * perPixel), gesture));
+      dispatch(setFields(of((latest.x - start.x) * perPixel, (start.y - latest.y) * perPixel), gesture));
     };
     const move = (next: Event) => {
       const { clientX, clientY } = next as PointerEvent;
       latest = { x: clientX, y: clientY };
       if (!moved) dispatch(startDrag());
       moved = true;
-      frame.current ??= requestAnimationFrame(apply);
+      frame.current ??= requestAnimationFrame(() => apply(editsInMotion ?? edits));
     };
     const stop = () => {
       target.removeEventListener('pointermove', move);
       target.removeEventListener('pointerup', stop);
       target.removeEventListener('pointercancel', stop);
-      if (frame.current !== null) {
-        cancelAnimationFrame(frame.current);
-        apply();
-      }
+      if (frame.current !== null) cancelAnimationFrame(frame.current);
+      if (frame.current !== null || (moved && editsInMotion)) apply(edits);
       if (moved) dispatch(endDrag());
     };
     target.addEventListener('pointermove', move);

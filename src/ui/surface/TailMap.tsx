@@ -3,8 +3,9 @@ import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { isFin } from '@/core/2-document/schema/roles';
 import type { Surface } from '@/core/2-document/schema/surface';
+import type { WeighedBodies } from '@/core/8-sizing/tail/balanced';
 import { type MapAcross, placeOfTail, tailMovedTo, type TailPlace } from '@/core/8-sizing/tail/tailMap';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppSelector, useAppStore } from '@/store/hooks';
 import type { TailMap as Map } from '@/store/tailSlice';
 import { compareTailSchools, fillTailMap } from '@/store/tails';
 import { decimal, type DisplayUnits, formatValue } from '@/words/formatQuantity';
@@ -235,6 +236,7 @@ interface TodayProps extends Pick<MapDrawingProps, 'design' | 'surface' | 'kind'
 
 /** Today’s tail: dragged, it changes area and arm, and everything follows. */
 function Today({ design, surface, kind, today, u, v, across, areas, box, map }: TodayProps) {
+  const store = useAppStore();
   const units = useAppSelector((state) => state.settings.units);
   const margin = useAppSelector((state) => state.analysis.current?.pitch.staticMargin);
   const yaw = useAppSelector((state) => state.analysis.current?.lateral.yawStiffness);
@@ -247,6 +249,13 @@ function Today({ design, surface, kind, today, u, v, across, areas, box, map }: 
       ? formatValue(today.across, 'length', units)
       : formatValue(radiansFromDegrees(Number(today.across)), 'angle', units);
   const area = formatValue(today.area, 'area', units);
+  const movedTo = (right: number, up: number, bodies?: WeighedBodies) => {
+    const place = {
+      across: within(map.axes.across, across.from(scales.u.invert(x + right))),
+      area: within(map.axes.areas, areas.from(scales.v.invert(y - up))),
+    };
+    return [...tailMovedTo(design, surface, kind, place, bodies)];
+  };
   return (
     <g>
       <path d={`M${x} ${y - 16} v32 M${x - 16} ${y} h32`} stroke="var(--color-balance)" aria-hidden="true" />
@@ -274,12 +283,9 @@ function Today({ design, surface, kind, today, u, v, across, areas, box, map }: 
           axes: 'both',
           value: areas.to(today.area),
           valueText: `${area} at ${at}`,
-          edits: (right, up) => [
-            ...tailMovedTo(design, surface, kind, {
-              across: within(map.axes.across, across.from(scales.u.invert(x + right))),
-              area: within(map.axes.areas, areas.from(scales.v.invert(y - up))),
-            }),
-          ],
+          edits: (right, up) => movedTo(right, up),
+          // What it passes through is cut out anew by who computes beside: bodies weigh what they weighed a moment ago.
+          editsInMotion: (right, up) => movedTo(right, up, store.getState().analysis.current?.mass.parts),
         }}
         x={x}
         y={y}

@@ -8,6 +8,9 @@ import { placeForBalance, slidingItems } from '@/core/4-weight/placement';
 
 const known = new WeakMap<Design, MassProperties | null>();
 
+/** What weighed its bodies just before. */
+export type WeighedBodies = Parameters<typeof weigh>[2];
+
 /** Weighed once: a drag is counted from the design that it began with, step by step. */
 function weighed(design: Design): MassProperties | null {
   const before = known.get(design);
@@ -17,11 +20,19 @@ function weighed(design: Design): MassProperties | null {
   return properties;
 }
 
-/** A tail that grows gets heavier: what slides takes the balance back to where it was, as far as its bay lets it. */
-export function balanced(design: Design, change: readonly FieldChange[]): readonly FieldChange[] {
+/**
+ * A tail that grows gets heavier: what slides takes the balance back to where
+ * it was, as far as its bay lets it. @param bodies taken as they weighed just
+ * before instead of as the tail passes through them now
+ */
+export function balanced(
+  design: Design,
+  change: readonly FieldChange[],
+  bodies?: WeighedBodies,
+): readonly FieldChange[] {
   const before = weighed(design);
   const changed = withFields(design, change);
-  const after = weighed(changed);
+  const after = bodies ? weigh(changed, placeAll(changed.surfaces), bodies).properties : weighed(changed);
   const slider = slidingItems(changed)[0];
   if (!before || !after || !slider) return change;
   const { reachable } = placeForBalance(slider, before.centreOfGravity[0], {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { simpleAircraft } from '#/tests/designs';
 import { demoDesign } from '#/demo';
+import type { FieldChange } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { numbersOf } from '@/core/6-groups/solve';
 import { placeOfTail, tailAxes, tailMapRow, tailMovedTo } from './tailMap';
@@ -20,6 +21,25 @@ describe('map of a tail', () => {
     )!;
     expect(there.area / wanted.area).toBeCloseTo(1, 2);
     expect(there.across).toBeCloseTo(wanted.across, 3);
+  });
+
+  test('in motion bodies weigh what they weighed a moment ago: what slides is within a millimetre, and exact once it rests', () => {
+    for (const name of ['lagoon-postman', 'harbour-steward', 'atoll-freighter']) {
+      const drawn = demoDesign(name);
+      const own = drawn.surfaces.find(({ role }) => role === 'tailplane')!;
+      const from = placeOfTail(drawn, own, 'arm')!;
+      const to = (share: number) => ({ area: share * from.area, across: (1 + (share - 1) / 2) * from.across });
+      const packOf = (of: readonly FieldChange[]) => of.at(-1)!.value as number;
+      for (const share of [0.8, 1.15, 1.3]) {
+        const exact = tailMovedTo(drawn, own, 'arm', to(share));
+        const partsAt = (place: number) =>
+          numbersOf(withFields(drawn, tailMovedTo(drawn, own, 'arm', to(place))), { quick: true }).mass.parts;
+        expect(tailMovedTo(drawn, own, 'arm', to(share), partsAt(share))).toEqual(exact);
+        const behind = tailMovedTo(drawn, own, 'arm', to(share), partsAt(share - 0.02));
+        expect(behind.slice(0, -1)).toEqual(exact.slice(0, -1));
+        expect(Math.abs(packOf(behind) - packOf(exact)), `${name} ${share}`).toBeLessThanOrEqual(1);
+      }
+    }
   });
 
   test('today’s place gives today’s margin; more area and more arm give more, as S l tells', () => {

@@ -13,7 +13,7 @@ import { placeAll, placeSurface } from '@/core/3-shape/geometry/layout';
 import { integratePlanforms, referenceOf, tailVolume } from '@/core/3-shape/geometry/planform';
 import { scaledSurface } from '@/core/3-shape/planform/scaleSurface';
 import { numbersOf } from '@/core/6-groups/solve';
-import { balanced } from './balanced';
+import { balanced, type WeighedBodies } from './balanced';
 
 /** What a tail's area is spread against: its arm, or the angle of a V. */
 export type MapAcross = 'arm' | 'angle';
@@ -73,13 +73,15 @@ export function tailAxes({ area, across }: TailPlace, kind: MapAcross): TailAxes
 /**
  * Fields that bring a tail to a place: scaled in shape, moved along or turned
  * up, and what slides takes the balance back to where it was, as far as its
- * bay lets it. Lengths [mm] and angles [°] to a tenth.
+ * bay lets it. Lengths [mm] and angles [°] to a tenth. @param bodies as for
+ * `balanced`
  */
 export function tailMovedTo(
   design: Design,
   surface: Surface,
   kind: MapAcross,
   { area, across }: TailPlace,
+  bodies?: WeighedBodies,
 ): readonly FieldChange[] {
   const today = placeOfTail(design, surface, kind);
   if (!today) return [];
@@ -90,13 +92,13 @@ export function tailMovedTo(
     const up = surface.stations
       .slice(0, -1)
       .map((_, index) => field('surfaces', surface.id, 'stations', index, 'dihedral').to(tenth(across)));
-    return balanced(design, [...scaled, ...up]);
+    return balanced(design, [...scaled, ...up], bodies);
   }
   const x = (withFields(design, [place!]).surfaces.find(({ id }) => id === surface.id) ?? surface).position.x;
-  return balanced(design, [
-    ...shape,
-    field('surfaces', surface.id, 'position', 'x').to(tenth(x + millimetresFromMetres(across - today.across))),
-  ]);
+  const along = field('surfaces', surface.id, 'position', 'x').to(
+    tenth(x + millimetresFromMetres(across - today.across)),
+  );
+  return balanced(design, [...shape, along], bodies);
 }
 
 export interface TailMapRowInput {
