@@ -17,6 +17,7 @@ import { itemHandle } from '../drawing/handles';
 import { HandleMark } from '../drawing/HandleMark';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark, WindowMark } from '../marks/marks';
+import { useHeld } from '../drawing/useHeld';
 import { IconButton } from '../shell/buttons';
 import { PacedProvider } from '../shell/PacedProvider';
 import { Say } from '../numbers/Say';
@@ -34,6 +35,24 @@ interface BeamScale {
   readonly u: (millimetres: number) => number;
 }
 
+interface Shown {
+  readonly xMin: number;
+  readonly xMax: number;
+}
+
+/** What leaves the beam in a drag moves its end by so much at once [mm]. */
+const FURTHER = 50;
+
+/** From where to where the beam is drawn: in a drag it rests, as what lies on it does, until something leaves it. */
+function useShown(needed: Shown): Shown {
+  const held = useHeld(needed);
+  const further = (by: number) => FURTHER * Math.ceil(Math.max(0, by) / FURTHER);
+  return {
+    xMin: held.xMin - further(held.xMin - needed.xMin),
+    xMax: held.xMax + further(needed.xMax - held.xMax),
+  };
+}
+
 /** The airframe's length to scale: chords, window, neutral point, where it balances, and the pack to slide. */
 export function BalanceBeam() {
   const design = useAppSelector((state) => state.document.present!);
@@ -41,7 +60,7 @@ export function BalanceBeam() {
   const dispatch = useAppDispatch();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
-  const { xMin, xMax } = useMemo(() => extentsOf(design, placed), [design, placed]);
+  const { xMin, xMax } = useShown(useMemo(() => extentsOf(design, placed), [design, placed]));
   const beam = useMemo((): BeamScale => {
     const scale = (width - 2 * SIDE) / (xMax - xMin);
     return { from: xMin, to: xMax, scale, u: (millimetres) => SIDE + (millimetres - xMin) * scale };
