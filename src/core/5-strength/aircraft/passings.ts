@@ -1,9 +1,19 @@
+import type { Fraction, Pascals } from '@/core/1-base/units/convert';
 import type { Lattice } from '@/core/5-aero/lattice';
 import type { StripLoads } from '../aeroelastic/stripLoads';
 import type { Twists } from '../aeroelastic/supple';
 import { scaled } from '@/core/1-base/numeric/scaled';
 import { addTwo, type Passing } from '../beam/passing';
-import type { PullUp } from './pullUp';
+
+/** What of a pull-up presses on its beams. */
+export interface Pulled {
+  readonly factor: Fraction;
+  readonly pressure: Pascals;
+  /** Of the unit cases with everything stiff. */
+  readonly shares: readonly number[];
+  /** Loads per dynamic pressure as it bends. */
+  readonly bent: StripLoads;
+}
 
 /** What passes the beam of a surface in a pull-up, under the air and its own weights; worked out once for each. */
 export interface Passings {
@@ -12,7 +22,7 @@ export interface Passings {
   readonly stiff: PassingIn;
 }
 
-type PassingIn = (surface: number, pull: PullUp) => Passing;
+type PassingIn = (surface: number, pull: Pulled) => Passing;
 
 interface Loaded {
   /** Under the weights of the parts at one g, by surface. */
@@ -22,8 +32,8 @@ interface Loaded {
 }
 
 export function passingsOf(lattice: Lattice, twists: Twists, { byWeight, unit }: Loaded): Passings {
-  const inPull = (add: (passing: Passing, surface: number, pull: PullUp) => void): PassingIn => {
-    const known = new WeakMap<PullUp, Map<number, Passing>>();
+  const inPull = (add: (passing: Passing, surface: number, pull: Pulled) => void): PassingIn => {
+    const known = new WeakMap<Pulled, Map<number, Passing>>();
     return (surface, pull) => {
       const before = known.get(pull) ?? new Map<number, Passing>();
       known.set(pull, before);

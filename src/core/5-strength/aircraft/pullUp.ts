@@ -1,8 +1,9 @@
 import type { Fraction, MetresPerSecond, Pascals, Radians, Vector3 } from '@/core/1-base/units/convert';
 import { scaled } from '@/core/1-base/numeric/scaled';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import { type StripLoads, sumLoads } from '../aeroelastic/stripLoads';
+import { sumLoads } from '../aeroelastic/stripLoads';
 import { type Held, heldAt, type Supple } from '../aeroelastic/supple';
+import type { Pulled } from './passings';
 import type { SuppleAircraft } from './suppleAircraft';
 
 /** Lift and pitching moment about the balance point, per dynamic pressure [m², m³], or under one [N, N·m]. */
@@ -41,13 +42,7 @@ export function answeredSum(alike: Supple, about: Vector3, unknowns: Float64Arra
 }
 
 /** A steady pull-up: what the strips bear, and how they are turned by bending. */
-export interface PullUp {
-  readonly factor: Fraction;
-  readonly pressure: Pascals;
-  /** Of the unit cases with everything stiff. */
-  readonly shares: readonly number[];
-  /** Loads per dynamic pressure as it bends. */
-  readonly bent: StripLoads;
+export interface PullUp extends Pulled {
   readonly unknowns: Float64Array;
   /** How much more pitch command it takes than a stiff one would. */
   readonly commandMore: Radians;
