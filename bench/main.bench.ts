@@ -15,6 +15,7 @@ import { KERNELS, useKernel } from '@/core/5-aero/kernel/inUse';
 import { forgetInfluence } from '@/core/6-groups/solution/influenceCache';
 import { buildLattice, type Grid } from '@/core/5-aero/lattice';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
+import { GROUPS } from '@/core/6-groups/page';
 import { solve } from '@/core/6-groups/solve';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { DEMO_NAMES, demoDesign } from '../demo';
@@ -35,6 +36,19 @@ const DRAGGED = 60;
 
 const design = demoDesign('lagoon-postman');
 const print = (line: string) => process.stdout.write(`${line}\n`);
+/** From the brief to stability: what there is before strength and power, bands aside. */
+const TO_STABILITY = GROUPS.map(({ id }) => id)
+  .slice(
+    0,
+    GROUPS.findIndex(({ id }) => id === 'strength'),
+  )
+  .filter((id) => id !== 'bands');
+
+function toStability(grid: Grid): void {
+  const { numbers } = solve(design, { grid, without: ['bands'] });
+  for (const id of TO_STABILITY) void numbers[id];
+}
+
 /** A shared machine drifts, so the kernels take turns and the ratio is what counts. */
 function compareKernels(): void {
   print('whole analysis against a textbook kernel (one full matrix, nothing shared), taking turns');
@@ -43,6 +57,7 @@ function compareKernels(): void {
     const ours: number[] = [];
     const inTypeScript: number[] = [];
     const dragged: number[] = [];
+    const half: number[] = [];
     const textbook: number[] = [];
     for (let round = 0; round < DRAGGED; round++) {
       forgetInfluence();
@@ -52,15 +67,18 @@ function compareKernels(): void {
       const reference = time(() => analyse(design, { grid, without: ['remedies'] }));
       back();
       const again = time(() => analyse(design, { grid, without: ['remedies'] }));
+      forgetInfluence();
+      const stability = time(() => toStability(grid));
       const slow = lattice.panels > 250 && round % 3 !== 0 ? null : time(() => solveTextbook(lattice, TEN_STREAMS));
       if (round < 3) continue;
       ours.push(whole);
       inTypeScript.push(reference);
       dragged.push(again);
+      half.push(stability);
       if (slow !== null) textbook.push(slow);
     }
     print(
-      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}, with the kernel in TypeScript ${show(inTypeScript)} (${(median(inTypeScript) / median(ours)).toFixed(2)} times); angles or masses only ${show(dragged)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
+      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}, with the kernel in TypeScript ${show(inTypeScript)} (${(median(inTypeScript) / median(ours)).toFixed(2)} times); angles or masses only ${show(dragged)}; from the brief to stability, without bands, ${show(half)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
     );
   }
   print(
