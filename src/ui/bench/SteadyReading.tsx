@@ -73,9 +73,11 @@ function By({ driver, kind, label, on = null, onRead }: SteadyReadingProps & { r
     );
     const found = shown.map((cell) => steadiness(cell, steady)!);
     const isWaited = state.empty !== null && !state.isLaid;
-    if (isWaited || !found.every(({ isSteady }) => isSteady)) return setState({ ...state, shown });
+    // What was pressed meanwhile stands: a value that comes in between is of before.
+    const goOn = (next: Reading) => setState((now) => (now === state ? next : now));
+    if (isWaited || !found.every(({ isSteady }) => isSteady)) return goOn({ ...state, shown });
     const read = found.map(({ value }) => value);
-    if (state.empty === null) return setState({ empty: read, shown: fresh(), isLaid: false });
+    if (state.empty === null) return goOn({ empty: read, shown: fresh(), isLaid: false });
     leave();
     onRead(read.map((value, cell) => value - state.empty![cell]!));
   });
