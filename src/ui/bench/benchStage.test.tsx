@@ -23,14 +23,17 @@ class FakeStream {
   close(): void {
     this.isClosed = true;
   }
-  /** Says what stands on a stand for two seconds, or blows for six. */
-  stands(from: number, values: readonly number[], kind: 'stand' | 'wind' = 'stand'): void {
+  /** Says one value: what stands on a stand, or blows, `count` values after the first. */
+  says(at: number, values: readonly number[], kind: 'stand' | 'wind' = 'stand', count = 0): void {
     const still = kind === 'stand' ? { zero: [2, -1] } : { zero: [0], noise: 0.2 };
     const device = { ...standIn(kind, 1), ...still, drift: 0, bumpsEvery: 1e9 };
-    for (let count = 0; count < (kind === 'stand' ? 22 : 62); count++) {
-      const shown = showing(device, count, from + count / 10, { values, since: -9, before: values });
-      act(() => this.heard.get('shown')?.({ data: JSON.stringify(shown) }));
-    }
+    const shown = showing(device, count, at, { values, since: -9, before: values });
+    this.heard.get('shown')?.({ data: JSON.stringify(shown) });
+  }
+  /** Says what stands on a stand for two seconds, or blows for six. */
+  stands(from: number, values: readonly number[], kind: 'stand' | 'wind' = 'stand'): void {
+    for (let count = 0; count < (kind === 'stand' ? 22 : 62); count++)
+      act(() => this.says(from + count / 10, values, kind, count));
   }
 }
 
@@ -97,6 +100,25 @@ test('the made-up stand is read empty first, then with the aircraft on it; gone,
   );
   await hand.click(screen.getByRole('button', { name: 'New battery' }));
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+});
+
+test('what is pressed while a value comes in stands, though the page was not drawn anew in between', async () => {
+  const { dispatch, id, hand } = await stage();
+  dispatch(meterChosen('standIn'));
+  dispatch(rehearsed(id));
+  await waitFor(() => hand.click(screen.getByRole('button', { name: 'Read the balance stand' })));
+  await waitFor(() => expect(streams.at(-1)!.address).toBe('/instruments/stream/stand'));
+  streams.at(-1)!.stands(0, [0, 0]);
+  const press = await screen.findByRole('button', { name: 'It lies on it' });
+  // Within one act nothing is drawn: the value meets the reading as it was before the press.
+  await act(async () => {
+    press.click();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    streams.at(-1)!.says(3, [0, 0]);
+  });
+  expect(asked.at(-1)![0]).toBe('/instruments/lay');
+  expect(screen.queryByRole('button', { name: 'It lies on it' })).toBeNull();
+  expect(screen.getByText('Leave it alone.')).toBeTruthy();
 });
 
 test('an anemometer says the wind of a flight, without having to be empty first', async () => {
