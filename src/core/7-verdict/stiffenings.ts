@@ -91,15 +91,6 @@ export const softestBoom = (booms: readonly BoomNumbers[]): BoomNumbers | undefi
 
 export const keptBy = ({ pitchFactor, yawFactor }: BoomNumbers): number => Math.min(pitchFactor ?? 1, yawFactor ?? 1);
 
-/** A boom that leaves less than that bends more than a wing usually twists. */
-const STIFF = 0.95;
-
-/** The softest boom where one is soft enough to be what bends. */
-export function softBoomOf(booms: readonly BoomNumbers[]): BoomNumbers | undefined {
-  const boom = softestBoom(booms);
-  return boom && keptBy(boom) < STIFF ? boom : undefined;
-}
-
 /** Tubes for a boom from the lightest on. */
 const FOR_BOOMS = ['Carbon tube 6 × 4 mm', 'Carbon tube 8 × 6 mm', 'Carbon tube 10 × 8 mm'] as const;
 /** How much shorter a boom is made, each by itself. */

@@ -25,8 +25,8 @@ export function BentBoom({ design, strength, pull, speeds, enlarged }: BentProps
   const units = useAppSelector((state) => state.settings.units);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const boom = strength.booms.toSorted((a, b) => softness(a) - softness(b))[0];
-  if (!boom) return null;
-  const turned = boomAt(boom, pull, speeds);
+  const turned = boom && boomAt(boom, pull, speeds);
+  if (!turned) return null;
   const carried = placed.filter(({ id }) => boom.carries.includes(id));
   const band = (height - TOP) / 3;
   const behind = (
@@ -165,7 +165,7 @@ function FromBehind({ carried, width, top, height, turn }: FromBehindProps) {
 
 interface BoomTableProps {
   readonly boom: BoomNumbers;
-  readonly turned: ReturnType<typeof boomAt>;
+  readonly turned: NonNullable<ReturnType<typeof boomAt>>;
   readonly degrees: (turn: number) => string;
 }
 

@@ -1,6 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import { useState } from 'react';
 import { useAppSelector } from '@/store/hooks';
+import { formatValue } from '@/words/formatQuantity';
 import { Drawing } from '../drawing/Drawing';
 import { Choices } from '../fields/Choices';
 import { Why } from '../numbers/Derived';
@@ -27,27 +28,30 @@ const PARTS = [
 
 function Bent({ design }: { readonly design: Design }) {
   const analysis = useAppSelector((state) => state.analysis.current);
+  const units = useAppSelector((state) => state.settings.units);
   // As shares of what may be asked, so that they stay where they are while the aircraft changes.
   const [shares, setShares] = useState({ factor: 1, speed: 1 });
   const [enlarged, setEnlarged] = useState<'1' | '5'>('1');
   const [part, setPart] = useState<'wing' | 'boom'>('wing');
   if (!analysis) return <p className="p-6 text-faint">Computing…</p>;
   const { strength } = analysis;
-  const { diveSpeed, flightLoadFactor } = strength;
-  if (strength.surfaces.length === 0 || diveSpeed === null || flightLoadFactor === null)
+  const { bentUpTo, flightLoadFactor } = strength;
+  if (strength.surfaces.length === 0 || bentUpTo === null || flightLoadFactor === null)
     return (
       <div className="p-6">
         <Why text={strength.reasons['tipDeflection']} />
       </div>
     );
   const factors = [1, flightLoadFactor] as const;
-  const speeds = [design.conditions.cruiseSpeed, diveSpeed] as const;
+  const speeds = [design.conditions.cruiseSpeed, bentUpTo] as const;
   const within = ([from, to]: readonly [number, number], share: number) => from + share * (to - from);
   const shareOf = ([from, to]: readonly [number, number], value: number) =>
     to > from ? (value - from) / (to - from) : 1;
   const pull = { factor: within(factors, shares.factor), speed: within(speeds, shares.speed) };
   const shown = { design, strength, pull, speeds, enlarged: Number(enlarged) };
   const hasBoom = strength.booms.length > 0;
+  const { divergenceSpeed, divergesBy, diveSpeed } = strength;
+  const isShort = diveSpeed !== null && bentUpTo < diveSpeed;
   return (
     <div className="flex h-full min-h-0 flex-col">
       <div className="min-h-0 flex-1 pt-8">
@@ -77,6 +81,12 @@ function Bent({ design }: { readonly design: Design }) {
           value={enlarged}
           onChange={(next) => next && setEnlarged(next)}
         />
+        {isShort && divergenceSpeed !== null && (
+          <p className="text-label text-caution">
+            At {formatValue(divergenceSpeed, 'speed', units)} the air turns {divergesBy} away; it is shown bent up to{' '}
+            {formatValue(bentUpTo, 'speed', units)}.
+          </p>
+        )}
       </div>
     </div>
   );

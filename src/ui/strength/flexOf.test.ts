@@ -7,7 +7,7 @@ import { bentLine, between, boomAt, flexAt, pressureShare, strengthCurves } from
 
 const design = demoDesign('gannet-vee');
 const { strength } = analyse(design, { without: ['remedies', 'bands', 'workings'] });
-const speeds = [design.conditions.cruiseSpeed, strength.diveSpeed!] as const;
+const speeds = [design.conditions.cruiseSpeed, strength.bentUpTo!] as const;
 const found = strength.surfaces.find(({ id }) => id === 'wing')!;
 const tip = found.nodes.at(-1)!;
 
@@ -64,7 +64,7 @@ describe('a pull', () => {
 
   test('a boom gives way to its tail: full yaw to the right turns it nose right, faster the more', () => {
     const boom = strength.booms[0]!;
-    const [slow, fast] = speeds.map((speed) => boomAt(boom, { factor: 1, speed }, speeds));
+    const [slow, fast] = speeds.map((speed) => boomAt(boom, { factor: 1, speed }, speeds)!);
     expect(slow!.yaw).toBeGreaterThan(0);
     expect(fast!.yaw).toBeGreaterThan(slow!.yaw);
     // What pushes the tail to the left over its boom turns its left side down.

@@ -36,11 +36,16 @@ export function flexAt(node: Node, { factor, speed }: Pull, speeds: readonly [nu
 
 type Boom = Strength['booms'][number];
 
-/** How the far end of a boom is turned under a pull, and by full yaw command at that speed [rad]. */
-export function boomAt(boom: Boom, { factor, speed }: Pull, speeds: readonly [number, number]) {
+/** How the far end of a boom is turned under a pull, and by full yaw command at that speed [rad]; null where it is not known. */
+export function boomAt(
+  { cruise, between: middle, dive }: Boom,
+  { factor, speed }: Pull,
+  speeds: readonly [number, number],
+) {
+  if (!cruise || !middle || !dive) return null;
   const share = pressureShare(speed, speeds);
-  const at = (pick: (flex: Boom['cruise']) => number) =>
-    between(share, [pick(boom.cruise), pick(boom.between), pick(boom.dive)]);
+  const at = (pick: (flex: NonNullable<Boom['cruise']>) => number) =>
+    between(share, [pick(cruise), pick(middle), pick(dive)]);
   return {
     pitch: at(({ pitch, pitchPerG }) => pitch + (factor - 1) * pitchPerG),
     yaw: at(({ yaw }) => yaw),

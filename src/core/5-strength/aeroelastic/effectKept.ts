@@ -1,6 +1,7 @@
 import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Fraction, Pascals, Vector3 } from '@/core/1-base/units/convert';
-import { type Equations, equationsAt, type Supple } from './supple';
+import { type Equations, equationsAt } from './equations';
+import type { Supple } from './supple';
 import { type StripLoads, type Total, totalOf } from './stripLoads';
 
 /** What is left of an effect of a load as everything bends. */

@@ -13,7 +13,8 @@ import { composite } from '../section/composite';
 import { blockFibre } from '../section/fibres';
 import { controlCase } from '@/core/5-aero/flowCase';
 import { effectKept } from './effectKept';
-import { answered, equationsAt, settled, supple } from './supple';
+import { equationsAt, settled } from './equations';
+import { answered, supple } from './supple';
 import { loadsOfTurns, type StripLoads, stripLoadsOf, totalOf } from './stripLoads';
 
 /** A plain wing of 1.2 m by 0.2 m by itself. */

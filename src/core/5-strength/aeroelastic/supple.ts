@@ -1,21 +1,15 @@
 import { keptLast } from '@/core/1-base/keptLast';
-import { knownFrom } from '@/core/1-base/knownFrom';
-import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import type { Vector3 } from '@/core/1-base/units/convert';
-import { isWing } from '@/core/2-document/schema/roles';
 import type { Parity } from '@/core/5-aero/flowCase';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
-import { factorise, type LuFactors, SingularMatrixError, solveFactored } from '@/core/5-aero/kernel/luFactors';
-import { bentBy, weighed, weighedMoments } from '../beam/beam';
-import { type EachPassing, eachPassing, type Passing } from '../beam/passing';
-import type { Beam } from '../beam/stretch';
 import type { SurfaceBeam } from '../beam/surfaceBeam';
 import { NOUGHT } from '@/core/1-base/numeric/vectors';
 import { keptBy, type Mount } from './mount';
-import { type TwistShapes, twistShapes } from './shapes';
+import type { TwistShapes } from './shapes';
 import { beamLoadOf, loadsOfTurns, type StripLoads, sumLoads, type Total, totalOf } from './stripLoads';
 import { type Tilt, tiltsOf } from './tilt';
+import { type Twist, type Twists, twistsOf } from './twists';
 
 export interface SuppleInput {
   readonly matrices: InfluenceMatrices;
@@ -65,65 +59,11 @@ export interface Supple {
   readonly totals: (about: Vector3) => readonly Total[];
 }
 
-/** Turn of every strip of a surface about its own direction by what passes its beam [rad]. */
-export function turnsOf(
-  beam: SurfaceBeam,
-  { strips, firstStrip }: Lattice,
-  surface: number,
-  passing: Passing,
-): Float64Array {
-  const { rotation } = bentBy(beam, passing);
-  return mapToNumbers(
-    strips.slice(firstStrip[surface]!, firstStrip[surface + 1]!),
-    ({ middle, tangentY, tangentZ }) => {
-      const { index, share } = placeOn(beam, middle);
-      const along = (axis: 1 | 2) => rotation[index]![axis] * (1 - share) + rotation[index + 1]![axis] * share;
-      return along(1) * tangentY + along(2) * tangentZ;
-    },
-  );
-}
-
-/** The stretch that holds a place along a beam, and how far along it that is. */
-export function placeOn({ stretches }: Beam, place: number): { readonly index: number; readonly share: number } {
-  let index = 0;
-  while (index < stretches.length - 1 && stretches[index]!.to < place) index++;
-  const { from, to } = stretches[index]!;
-  return { index, share: Math.min(1, Math.max(0, (place - from) / (to - from))) };
-}
-
 /** Turn of a strip by a unit turn of its mount about an axis: θ·(n × V), V along the datum; about the first axis for each radian that the air there is steep. */
 const turnedBy = (lattice: Lattice, strip: number): Vector3 => {
   const { tangentY, tangentZ } = lattice.strips[strip]!;
   return [-tangentZ, tangentY, tangentZ];
 };
-
-/** In which shapes a surface twists, and how much of each one newton and one newton metre on its strips make. */
-export interface Twist {
-  /** What passes its beam under one newton and under one newton metre on every strip, strip by strip. */
-  readonly each: EachPassing;
-  readonly shapes: TwistShapes;
-  readonly shares: ReturnType<typeof sharesByStrip>;
-}
-
-/** Twists by surface; left and right twist alike whether they do so together or against one another. */
-export type Twists = (surface: number) => Twist;
-
-/** By the beam, and by where its strips begin, end and are taken: that of a surface which stays as it is drawn serves again. */
-const knownTwist = knownFrom<SurfaceBeam, Twist>();
-
-export function twistsOf(lattice: Lattice, beams: ReadonlyMap<number, SurfaceBeam>): Twists {
-  const twistOf = (surface: number): Twist => {
-    const beam = beams.get(surface)!;
-    const strips = lattice.strips.slice(lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!);
-    const places = strips.flatMap(({ from, to, middle }) => [from, to, middle]);
-    return knownTwist(beam, [surface, ...places], () => {
-      const shapes = twistShapes(lattice, surface, isWing(lattice.surfaces[surface]!.source));
-      const each = eachPassing(beam, unitLoads(lattice, surface));
-      return { shapes, each, shares: sharesByStrip(shapes, each, { beam, lattice }) };
-    });
-  };
-  return keptLast(lattice.surfaces.length, twistOf);
-}
 
 export function supple({ matrices, parity, beams, mounts, steady, air, twists }: SuppleInput): Supple {
   const { lattice } = matrices;
@@ -248,86 +188,6 @@ function turnShares({ lattice, parity, mounts, twisting, firstMount, size }: Tur
   return { byForce, byMoment, from, to };
 }
 
-/** One newton and one newton metre on every strip of a surface. */
-function unitLoads(lattice: Lattice, surface: number) {
-  const [first, end] = [lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!];
-  return Array.from({ length: 2 * (end - first) }, (_, index) =>
-    beamLoadOf(lattice, first + (index >> 1), index % 2 === 0 ? 1 : 0, index % 2),
-  );
-}
-
-/** Shares of the shapes under one newton and under one newton metre on each strip of a surface. */
-function sharesByStrip(
-  { surface, byStrip }: TwistShapes,
-  { values, stride, reach }: EachPassing,
-  { beam, lattice }: { readonly beam: SurfaceBeam; readonly lattice: Lattice },
-) {
-  const strips = lattice.strips.slice(lattice.firstStrip[surface]!, lattice.firstStrip[surface + 1]!);
-  const counts = byStrip.map((shares) => {
-    const weights = Array.from({ length: beam.stretches.length + 1 }, (): [number, number, number] => [0, 0, 0]);
-    strips.forEach(({ middle, tangentY, tangentZ }, local) => {
-      const { index, share } = placeOn(beam, middle);
-      const put = (node: number, part: number) => {
-        weights[node]![1] += part * tangentY * shares[local]!;
-        weights[node]![2] += part * tangentZ * shares[local]!;
-      };
-      put(index, 1 - share);
-      put(index + 1, share);
-    });
-    return weighedMoments(beam, weights);
-  });
-  const under = (load: number) => counts.map((one) => weighed(one, values, load * stride, reach[load]));
-  return strips.map((_, local) => ({ byForce: under(2 * local), byMoment: under(2 * local + 1) }));
-}
-
-/** The equations at a dynamic pressure [Pa]: I − q K. */
-function matrixAt({ size, coupling, scale, tilts, shares, firstMount }: Supple, pressure: number): Float64Array {
-  const matrix = new Float64Array(size * size);
-  for (let row = 0, index = 0; row < size; row++)
-    for (let column = 0; column < size; column++, index++)
-      matrix[index] = -pressure * coupling[index]! * scale[column]!;
-  tilts.forEach((tilt, which) => {
-    const share = pressure * shares[which]!;
-    if (share === 0) return;
-    // What is steady turns with mounts alone.
-    for (let row = firstMount; row < size; row++)
-      for (let index = row * size + firstMount; index < (row + 1) * size; index++)
-        matrix[index]! -= share * tilt.coupling[index]!;
-  });
-  for (let row = 0; row < size; row++) matrix[row * size + row]! += 1;
-  return matrix;
-}
-
-/** Unknowns for turns that loads cause before the air answers. */
-export type Held = (turns: Float64Array) => Float64Array;
-
-/** The equations of a state at a dynamic pressure, worked out once for all that is asked of them. */
-export interface Equations {
-  readonly body: Supple;
-  /** Null where nothing holds against the air. */
-  readonly held: Held | null;
-  /** Sign of their determinant: it turns where nothing holds against the air. */
-  readonly sign: number;
-}
-
-export function equationsAt(body: Supple, pressure: number): Equations {
-  if (body.size === 0) return { body, held: () => new Float64Array(0), sign: 1 };
-  try {
-    const factors = factorise(matrixAt(body, pressure), body.size);
-    return { body, held: (turns) => solveFactored(factors, turns), sign: signOf(factors) };
-  } catch (error) {
-    if (error instanceof SingularMatrixError) return { body, held: null, sign: 0 };
-    throw error;
-  }
-}
-
-/** The equations at a dynamic pressure, factored; null where nothing holds against the air. */
-export const heldAt = (body: Supple, pressure: number): Held | null => equationsAt(body, pressure).held;
-
-/** Unknowns at a dynamic pressure for turns that loads cause before the air answers; null where nothing holds against the air. */
-export const settled = (body: Supple, pressure: number, turns: Float64Array): Float64Array | null =>
-  heldAt(body, pressure)?.(turns) ?? null;
-
 /** Loads that the air answers with, per dynamic pressure. */
 export const answered = ({ answers, scale, lattice }: Supple, unknowns: Float64Array): StripLoads =>
   sumLoads([
@@ -344,25 +204,4 @@ export function sharesOf({ shapes, size }: Supple, turns: (surface: number) => F
     row += values.length;
   }
   return shares;
-}
-
-function signOf({ values, order, size }: LuFactors): number {
-  let sign = parityOf(order);
-  for (let row = 0; row < size; row++) if (values[row * size + row]! < 0) sign = -sign;
-  return sign;
-}
-
-/** +1 or −1 as an order comes about by an even or an odd number of exchanges. */
-function parityOf(order: Int32Array): number {
-  const seen = new Uint8Array(order.length);
-  let sign = 1;
-  for (let start = 0; start < order.length; start++) {
-    let length = 0;
-    for (let at = start; !seen[at]; at = order[at]!) {
-      seen[at] = 1;
-      length++;
-    }
-    if (length > 0 && length % 2 === 0) sign = -sign;
-  }
-  return sign;
 }

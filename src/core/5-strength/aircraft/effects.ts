@@ -1,21 +1,42 @@
 import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Fraction, Metres, Pascals } from '@/core/1-base/units/convert';
-import { type Supple, answered, settled } from '../aeroelastic/supple';
+import { settled } from '../aeroelastic/equations';
+import { answered, type Supple } from '../aeroelastic/supple';
 import type { StripLoads } from '../aeroelastic/stripLoads';
 import { answeredSum, type LiftAndMoment, mixed } from './pullUp';
 import type { SuppleAircraft } from './suppleAircraft';
 
-/** What bending does to lift slope and neutral point at a dynamic pressure; null where nothing holds against the air. */
+/** Unknowns of an aircraft that may turn; all others are held. */
+type MayTurn = (unknown: number) => boolean;
+
+/** The same aircraft with some of its unknowns held. */
+const heldBut = (supple: Supple, mayTurn: MayTurn): Supple => ({
+  ...supple,
+  coupling: supple.coupling.map((value, index) =>
+    mayTurn(Math.floor(index / supple.size)) && mayTurn(index % supple.size) ? value : 0,
+  ),
+});
+
+const turnsBut = (turns: Float64Array, mayTurn: MayTurn, pressure: Pascals): Float64Array =>
+  turns.map((turn, unknown) => (mayTurn(unknown) ? turn * pressure : 0));
+
+/** What bending does to lift slope and neutral point at a dynamic pressure; null where nothing holds against the air. @param by what bends: everything, or booms alone */
 export function pitchEffects(
   body: SuppleAircraft,
   pressure: Pascals,
+  by: 'everything' | 'booms' = 'everything',
 ): { readonly liftSlopeKept: Fraction; readonly neutralPointShift: Metres } | null {
+  const { alike } = body;
   const { cruise, about } = body.stiff;
   // What one radian of angle of attack adds.
   const stiff = mixed(body, [-Math.sin(cruise.alpha), Math.cos(cruise.alpha), 0]);
-  const unknowns = settled(body.alike, pressure, scaled(stiff.turns, pressure));
+  const isBoom = (unknown: number) => unknown >= alike.firstMount;
+  const unknowns =
+    by === 'everything'
+      ? settled(alike, pressure, scaled(stiff.turns, pressure))
+      : settled(heldBut(alike, isBoom), pressure, turnsBut(stiff.turns, isBoom, pressure));
   if (!unknowns) return null;
-  const more = answeredSum(body.alike, about, unknowns);
+  const more = answeredSum(alike, about, unknowns);
   const bent = { lift: stiff.lift + more.lift, moment: stiff.moment + more.moment };
   const neutral = ({ lift, moment }: LiftAndMoment) => about[0] - moment / lift;
   return {
@@ -37,7 +58,7 @@ export function boomKept(
   pressure: Pascals,
   axis: 1 | 2,
 ): Fraction | null {
-  const { lattice, size, firstMount } = supple;
+  const { lattice, firstMount } = supple;
   const row = firstMount + 3 * mount;
   const within = (values: Float64Array) =>
     values.map((value, strip) => (surfaces.includes(lattice.strips[strip]!.surface) ? value : 0));
@@ -51,14 +72,8 @@ export function boomKept(
   const own = only(supple.answers[row + axis]!);
   const stiff = load(own);
   if (!(Math.abs(stiff) > 1e-12)) return null;
-  const isKept = (place: number) => place >= row && place < row + 3;
-  const boom: Supple = {
-    ...supple,
-    coupling: supple.coupling.map((value, index) =>
-      isKept(Math.floor(index / size)) && isKept(index % size) ? value : 0,
-    ),
-  };
-  const turns = supple.turnsBy(own).map((turn, place) => (isKept(place) ? turn * pressure : 0));
-  const unknowns = settled(boom, pressure, turns);
+  const isBoom = (unknown: number) => unknown >= row && unknown < row + 3;
+  const boom = heldBut(supple, isBoom);
+  const unknowns = settled(boom, pressure, turnsBut(supple.turnsBy(own), isBoom, pressure));
   return unknowns ? 1 + load(only(answered(boom, unknowns))) / stiff : null;
 }

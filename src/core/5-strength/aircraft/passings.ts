@@ -1,7 +1,7 @@
 import type { Fraction, Pascals } from '@/core/1-base/units/convert';
 import type { Lattice } from '@/core/5-aero/lattice';
 import type { StripLoads } from '../aeroelastic/stripLoads';
-import type { Twists } from '../aeroelastic/supple';
+import type { Twists } from '../aeroelastic/twists';
 import { scaled } from '@/core/1-base/numeric/scaled';
 import { addTwo, type Passing } from '../beam/passing';
 

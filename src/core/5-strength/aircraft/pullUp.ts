@@ -2,7 +2,8 @@ import type { Fraction, MetresPerSecond, Pascals, Radians, Vector3 } from '@/cor
 import { scaled } from '@/core/1-base/numeric/scaled';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
 import { sumLoads } from '../aeroelastic/stripLoads';
-import { type Held, heldAt, type Supple } from '../aeroelastic/supple';
+import { type Held, heldAt } from '../aeroelastic/equations';
+import type { Supple } from '../aeroelastic/supple';
 import type { Pulled } from './passings';
 import type { SuppleAircraft } from './suppleAircraft';
 

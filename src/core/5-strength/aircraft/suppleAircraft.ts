@@ -6,17 +6,9 @@ import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { trim } from '@/core/5-aero/trim';
 import type { Mount } from '../aeroelastic/mount';
-import {
-  type Equations,
-  equationsAt,
-  inState,
-  sharesOf,
-  type SteadyState,
-  supple,
-  type Supple,
-  turnsOf,
-  twistsOf,
-} from '../aeroelastic/supple';
+import { type Equations, equationsAt } from '../aeroelastic/equations';
+import { inState, sharesOf, type SteadyState, supple, type Supple } from '../aeroelastic/supple';
+import { turnsOf, twistsOf } from '../aeroelastic/twists';
 import { type StripLoads, stripLoadsOf, type Total, totalOf } from '../aeroelastic/stripLoads';
 import { type Passing, passingOf } from '../beam/passing';
 import type { SurfaceBeam } from '../beam/surfaceBeam';

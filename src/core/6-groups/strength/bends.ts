@@ -1,47 +1,59 @@
+import type { MetresPerSecond } from '@/core/1-base/units/convert';
+import { metresPerSecond, say, type Words } from '@/core/1-base/words/phrase';
 import { isWing } from '@/core/2-document/schema/roles';
+import type { Divergence } from '@/core/5-strength/aircraft/divergence';
 import { breakingAt } from '@/core/5-strength/aircraft/breaking';
 import { pitchEffects } from '@/core/5-strength/aircraft/effects';
 import { type FlexedNode, flexed, momentsIn, pressureOf, shapeIn } from '@/core/5-strength/aircraft/flexed';
-import { turnsOf } from '@/core/5-strength/aeroelastic/supple';
+import { turnsOf } from '@/core/5-strength/aeroelastic/twists';
 import type { PullUp, PullUps } from '@/core/5-strength/aircraft/pullUp';
 import type { SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
 import { bandOf } from '@/core/5-strength/section/composite';
 import type { StrengthContext } from './context';
 
 export const NO_BOARD = 'Nobody says what its wings are made of: choose a material for them.';
-const UNSETTLED = 'The air bends it more than it holds at this speed: it twists or bends away.';
+const NO_TRIM = 'It does not come to trimmed flight, so what bends it is not known.';
+const TOO_FAR =
+  'It would bend or twist much further than small bending tells: by more than half of its half span, or thirty degrees.';
 const NEVER = 'More than a hundred times its weight: nothing of board is asked for that.';
 const ONE_WING = 'There are no two wings to differ.';
 
 /** Deflections, what breaks, and what bending does to lift. */
-export function bendsOf({ body, cruise, dive, asked, solution, atCruise, atMiddle, atDive }: StrengthContext) {
-  const limit = atDive?.(asked) ?? null;
+export function bendsOf(context: StrengthContext) {
+  const { body, cruise, dive, away, divergence, asked, solution, atCruise, atMiddle, atFastest } = context;
+  const limit = atFastest?.(asked) ?? null;
   const surfaces =
-    atCruise && atMiddle && atDive && limit
-      ? [...body.beams.keys()].map((surface) => along(body, surface, [atCruise, atMiddle, atDive], limit))
+    atCruise && atMiddle && atFastest && limit
+      ? [...body.beams.keys()].map((surface) => along(body, surface, [atCruise, atMiddle, atFastest], limit))
       : [];
   const wing = mainWing(body);
   const tip = wing === null ? undefined : surfaces.find(({ surface }) => surface === nameAt(body, wing))?.nodes.at(-1);
   const breaks = breakingAt(body, atCruise);
-  const inDive = breakingAt(body, atDive);
+  const inDive = dive < away ? breakingAt(body, atFastest) : null;
   const known = breaks !== null && breaks !== 'never' ? breaks : null;
   const { density } = solution.prepared.air;
-  const kept = pitchEffects(body, pressureOf(density, cruise));
-  const keptInDive = dive === cruise ? kept : pitchEffects(body, pressureOf(density, dive));
+  const keptAt = (speed: number) => (speed < away ? pitchEffects(body, pressureOf(density, speed)) : null);
+  const kept = keptAt(cruise);
+  const keptInDive = dive === cruise ? kept : keptAt(dive);
+  const isSteep = divergence !== null && kept !== null && kept.liftSlopeKept > STEEPEST;
+  const byBooms = cruise < away ? pitchEffects(body, pressureOf(density, cruise), 'booms') : null;
   const band = wing === null ? null : bandAtRoot(body, wing);
   const apart = flexApart(body, limit);
-  const because = body.beams.size === 0 ? NO_BOARD : UNSETTLED;
+  const because = body.beams.size === 0 ? NO_BOARD : heldBack(context, cruise);
+  const isTooFar = tip !== undefined && isFar(tip);
+  const shownTip = isTooFar ? undefined : tip;
   return {
     values: {
       breakingLoadFactor: known?.factor ?? null,
       breakingBand: known ? band : null,
       breaksAt: known ? { surface: known.surface, spanFraction: known.share, member: known.rod ?? known.member } : null,
       breakingAtDive: inDive !== null && inDive !== 'never' ? inDive.factor : null,
-      tipDeflection: tip?.cruise.bends ?? null,
-      tipTwist: tip?.cruise.twists ?? null,
-      deflectionBand: tip ? band : null,
-      liftSlopeKept: kept?.liftSlopeKept ?? null,
+      tipDeflection: shownTip?.cruise.bends ?? null,
+      tipTwist: shownTip?.cruise.twists ?? null,
+      deflectionBand: shownTip ? band : null,
+      liftSlopeKept: kept && !isSteep ? kept.liftSlopeKept : null,
       neutralPointShift: kept?.neutralPointShift ?? null,
+      neutralPointShiftByBooms: byBooms?.neutralPointShift ?? null,
       neutralPointShiftAtDive: keptInDive?.neutralPointShift ?? null,
       flexApart: apart,
       surfaces,
@@ -52,16 +64,47 @@ export function bendsOf({ body, cruise, dive, asked, solution, atCruise, atMiddl
         : reasonsOf(['breakingLoadFactor', 'breakingBand', 'breaksAt'], breaks === 'never' ? NEVER : because)),
       ...(inDive !== null && inDive !== 'never'
         ? {}
-        : reasonsOf(['breakingAtDive'], inDive === 'never' ? NEVER : because)),
-      ...(tip ? {} : reasonsOf(['tipDeflection', 'tipTwist', 'deflectionBand'], wing === null ? NO_BOARD : UNSETTLED)),
-      ...(kept ? {} : reasonsOf(['liftSlopeKept', 'neutralPointShift'], UNSETTLED)),
-      ...(keptInDive ? {} : reasonsOf(['neutralPointShiftAtDive'], UNSETTLED)),
+        : reasonsOf(
+            ['breakingAtDive'],
+            inDive === 'never' ? NEVER : body.beams.size === 0 ? NO_BOARD : heldBack(context, dive),
+          )),
+      ...(shownTip
+        ? {}
+        : reasonsOf(
+            ['tipDeflection', 'tipTwist', 'deflectionBand'],
+            wing === null ? NO_BOARD : isTooFar ? TOO_FAR : because,
+          )),
+      ...(kept ? {} : reasonsOf(['liftSlopeKept', 'neutralPointShift'], because)),
+      ...(byBooms ? {} : reasonsOf(['neutralPointShiftByBooms'], because)),
+      ...(isSteep ? reasonsOf(['liftSlopeKept'], nearAway(divergence)) : {}),
+      ...(keptInDive ? {} : reasonsOf(['neutralPointShiftAtDive'], heldBack(context, dive))),
+      ...(limit ? {} : reasonsOf(['bentUpTo'], because)),
       ...(apart === null ? reasonsOf(['flexApart'], limit ? ONE_WING : because) : {}),
     },
   };
 }
 
-export const reasonsOf = (keys: readonly string[], because: string): Record<string, string> =>
+/** Why nothing is told of how it bends at a speed. */
+export const heldBack = ({ divergence, away }: StrengthContext, speed: MetresPerSecond): Words =>
+  divergence && speed >= away
+    ? say`From ${metresPerSecond(divergence.speed)} on the air turns ${divergence.part} further than it holds: nothing is left to tell.`
+    : NO_TRIM;
+
+/** More lift slope than that as it bends, over that of a stiff one, says no more than that it is about to turn away. */
+const STEEPEST = 3;
+
+const nearAway = ({ speed, part }: Divergence): Words =>
+  say`More than three times that of a stiff one: at ${metresPerSecond(speed)} the air turns ${part} away.`;
+
+/** More than that of its half span, or more turn than that, is not small [rad]. */
+const FAR = { span: 0.5, turn: 0.52 };
+
+type Tip = ReturnType<typeof along>['nodes'][number];
+
+const isFar = ({ y, cruise: { bends, twists } }: Tip): boolean =>
+  Math.abs(bends) > FAR.span * y || Math.abs(twists) > FAR.turn;
+
+export const reasonsOf = (keys: readonly string[], because: Words): Record<string, Words> =>
   Object.fromEntries(keys.map((key) => [key, because]));
 
 const nameAt = (body: SuppleAircraft, surface: number): string => {

@@ -4,6 +4,7 @@ import { radiansFromDegrees } from '@/core/1-base/units/convert';
 import { controlCase } from '@/core/5-aero/flowCase';
 import { type StripLoads, stripLoadsOf } from '@/core/5-strength/aeroelastic/stripLoads';
 import { diveSpeed } from '@/core/5-strength/aircraft/dive';
+import { type Divergence, divergenceOf } from '@/core/5-strength/aircraft/divergence';
 import { FASTEST } from '@/core/5-strength/aircraft/speeds';
 import { type PullUps, pullUps } from '@/core/5-strength/aircraft/pullUp';
 import type { SuppleAircraft } from '@/core/5-strength/aircraft/suppleAircraft';
@@ -30,17 +31,25 @@ export interface StrengthContext {
   readonly mass: Kilograms;
   readonly cruise: MetresPerSecond;
   readonly dive: MetresPerSecond;
+  /** Where nothing holds against the air; null up to the fastest. */
+  readonly divergence: Divergence | null;
+  /** That speed; endless without it. */
+  readonly away: MetresPerSecond;
+  /** The fastest at which it is shown bent: that of the dive, less where it turns away before. */
+  readonly bentUpTo: MetresPerSecond;
   /** Load factor that flight may ask for. */
   readonly asked: number;
-  /** Pull-ups at cruise speed and at that of the dive; null where the air bends it away. */
+  /** Pull-ups at cruise speed and at the fastest at which it is shown bent; null where the air bends it away. */
   readonly atCruise: PullUps | null;
   /** At the speed whose dynamic pressure lies midway. */
   readonly atMiddle: PullUps | null;
-  readonly atDive: PullUps | null;
+  readonly atFastest: PullUps | null;
   /** Loads per dynamic pressure of one radian of a command that turns left and right against one another; null where nothing answers to it. */
   readonly commanded: { readonly roll: StripLoads | null; readonly yaw: StripLoads | null };
 }
 
+/** So near to the speed at which it turns away it is still shown bent: six times as far as without the answer of the air. */
+const NEAR_AWAY = 0.9;
 /** A gust of a usual day [m/s], where the brief says nothing of wind. */
 const USUAL_GUST = 4;
 /** Less than that every aircraft meets in a turn or a flare. */
@@ -65,16 +74,23 @@ export function strengthContext(solution: Solution, mass: Kilograms, needed: Nee
         })
       : cruise;
   const dive = Math.min(FASTEST, Math.max(cruise, reached));
+  const divergence = divergenceOf(body);
+  const away = divergence?.speed ?? Infinity;
+  const bentUpTo = dive < away ? dive : Math.max(cruise, NEAR_AWAY * away);
+  const pullsAt = (speed: MetresPerSecond) => (cruise < away ? pullUps(body, speed) : null);
   return {
     solution,
     body,
     mass,
     cruise,
     dive,
+    divergence,
+    away,
+    bentUpTo,
     asked: flightFactor(solution, needed, mass, dive),
-    atCruise: pullUps(body, cruise),
-    atMiddle: pullUps(body, middleSpeed(cruise, dive)),
-    atDive: pullUps(body, dive),
+    atCruise: pullsAt(cruise),
+    atMiddle: pullsAt(middleSpeed(cruise, bentUpTo)),
+    atFastest: pullsAt(bentUpTo),
     commanded: { roll: oddLoads(solution, 'roll'), yaw: oddLoads(solution, 'yaw') },
   };
 }

@@ -2,34 +2,40 @@ import type { StripLoads } from '@/core/5-strength/aeroelastic/stripLoads';
 import { boomKept } from '@/core/5-strength/aircraft/effects';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
 import type { PullUps } from '@/core/5-strength/aircraft/pullUp';
-import { divergenceSpeed, FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
+import { FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
 import { scaled } from '@/core/1-base/numeric/scaled';
 import { say } from '@/core/1-base/words/phrase';
 import { metresPerSecond } from '@/core/1-base/words/phrase';
-import { reasonsOf } from './bends';
+import { heldBack, reasonsOf } from './bends';
 import { middleSpeed, type StrengthContext } from './context';
 
 const NO_COMMAND = 'No control answers to that.';
 const NO_BOOM = 'No body of known board carries a tail behind the wing or ahead of it.';
 const NO_HOLD = 'What this command does is too little to be told from nothing.';
-const AWAY = 'The air bends it more than it holds at this speed.';
 
 /** Divergence, reversals and what is left of commands. */
-export function controlEffectsOf({ body, cruise, commanded: { roll, yaw } }: StrengthContext) {
+export function controlEffectsOf(context: StrengthContext) {
+  const {
+    body,
+    cruise,
+    away,
+    divergence,
+    commanded: { roll, yaw },
+  } = context;
   const keptOf = (loads: StripLoads | null, axis: 0 | 2): Kept | null =>
     loads && kept(body, 'antisymmetric', loads, axis);
   const rolls = keptOf(roll, 0);
   const yaws = keptOf(yaw, 2);
   const yawRolls = keptOf(yaw, 0);
-  const [rollTurns, yawTurns, yawRollTurns] = [rolls, yaws, yawRolls].map((of) => of?.reverses() ?? null) as [
-    number | null,
-    number | null,
-    number | null,
-  ];
-  const divergence = divergenceSpeed(body);
-  const none = say`None up to ${metresPerSecond(FASTEST, 0)}.`;
-  const share = (of: Kept | null) => of?.at(cruise) ?? null;
-  const missing = (loads: unknown, of: Kept | null) => (loads ? (of ? AWAY : NO_HOLD) : NO_COMMAND);
+  const [rollTurns, yawTurns, yawRollTurns] = [rolls, yaws, yawRolls].map(
+    (of) => of?.reverses(Math.min(FASTEST, away)) ?? null,
+  ) as [number | null, number | null, number | null];
+  const none = divergence
+    ? say`None up to ${metresPerSecond(divergence.speed)}, where the air turns ${divergence.part} away.`
+    : say`None up to ${metresPerSecond(FASTEST, 0)}.`;
+  const share = (of: Kept | null) => (cruise < away ? (of?.at(cruise) ?? null) : null);
+  const missing = (loads: unknown, of: Kept | null) =>
+    loads ? (of ? heldBack(context, cruise) : NO_HOLD) : NO_COMMAND;
   return {
     values: {
       divergenceSpeed: divergence?.speed ?? null,
@@ -91,12 +97,13 @@ export function boomsOf(context: StrengthContext) {
 
 /** How the far end of a boom is turned at cruise, midway and in the dive: in pull-ups, and by full yaw command. */
 function boomTurns(context: StrengthContext, mount: number) {
-  const { body, solution, cruise, dive, atCruise, atMiddle, atDive, commanded } = context;
+  const { body, solution, cruise, bentUpTo, atCruise, atMiddle, atFastest, commanded } = context;
   const { reach, air } = solution.prepared;
   const full = Math.min(reach.yaw.right, reach.yaw.left);
   const turns = commanded.yaw && full > 0 ? body.opposite().turnsBy(commanded.yaw) : null;
   const at = (pulls: PullUps | null, speed: number) => {
-    const pitch = (factor: number) => (pulls ? pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]! : 0);
+    if (!pulls) return null;
+    const pitch = (factor: number) => pulls(factor).unknowns[body.alike.firstMount + 3 * mount + 1]!;
     const pressure = pressureOf(air.density, speed);
     const { body: opposite, held } = body.equations('antisymmetric', pressure);
     const turned = turns && held?.(scaled(turns, pressure * full));
@@ -108,7 +115,11 @@ function boomTurns(context: StrengthContext, mount: number) {
       roll: turned?.[row] ?? 0,
     };
   };
-  return { cruise: at(atCruise, cruise), between: at(atMiddle, middleSpeed(cruise, dive)), dive: at(atDive, dive) };
+  return {
+    cruise: at(atCruise, cruise),
+    between: at(atMiddle, middleSpeed(cruise, bentUpTo)),
+    dive: at(atFastest, bentUpTo),
+  };
 }
 
 /** Rise over length from which a panel counts for yaw. */

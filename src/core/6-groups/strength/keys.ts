@@ -19,7 +19,7 @@ const node = z.object({
   momentAtLimit: quantity('moment', 'The same in the pull-up that flight may ask for'),
   cruise: flex('at cruise speed'),
   between: flex('at the speed whose dynamic pressure lies midway'),
-  dive: flex('at the fastest dive'),
+  dive: flex('at the fastest at which it is shown bent'),
   worked: quantity('percent', 'Of what it bears, in the pull-up that flight may ask for'),
   members: z.array(
     z.object({
@@ -40,12 +40,15 @@ const surface = z.object({
 
 /** How the far end of a boom is turned at a speed. */
 const boomFlex = (at: string) =>
-  z.object({
-    pitch: quantity('angle', `Turned nose up at one g, ${at}`),
-    pitchPerG: quantity('angle', `What each g more adds to that, ${at}`),
-    yaw: quantity('angle', `Turned nose right at full yaw command to the right, ${at}`),
-    roll: quantity('angle', `Turned right side up by that, ${at}`),
-  });
+  z
+    .object({
+      pitch: quantity('angle', `Turned nose up at one g, ${at}`),
+      pitchPerG: quantity('angle', `What each g more adds to that, ${at}`),
+      yaw: quantity('angle', `Turned nose right at full yaw command to the right, ${at}`),
+      roll: quantity('angle', `Turned right side up by that, ${at}`),
+    })
+    .nullable()
+    .meta({ description: `Turned ${at}; null where the air bends it away` });
 
 const boom = z.object({
   body: text('Body that carries the tail'),
@@ -56,7 +59,7 @@ const boom = z.object({
   length: quantity('length', 'From where the wing holds it to the middle of what it carries'),
   cruise: boomFlex('at cruise speed'),
   between: boomFlex('at the speed whose dynamic pressure lies midway'),
-  dive: boomFlex('at the fastest dive'),
+  dive: boomFlex('at the fastest at which it is shown bent'),
   pitchFactor: maybe('percent', 'Share of the tail’s effect on pitch that it leaves at cruise speed'),
   yawFactor: maybe('percent', 'Share of the effect on yaw of what it carries that it leaves'),
 });
@@ -94,6 +97,10 @@ export const strengthKeys = z.object({
     'Load factor that flight may ask for: stall or full pitch command in that dive, or a gust',
   ),
   diveSpeed: maybe('speed', 'Fastest speed in the dive of the document'),
+  bentUpTo: maybe(
+    'speed',
+    'Fastest speed at which it is shown bent: that of the dive, or nine tenths of that at which the air turns it away before',
+  ),
   tipDeflection: maybe('length', 'How far the tip of the wing stands up at one g at cruise speed'),
   tipTwist: maybe('angle', 'How far it is turned there, leading edge up positive'),
   deflectionBand: maybe('percent', 'How far off both may be, as a share'),
@@ -109,6 +116,7 @@ export const strengthKeys = z.object({
   boomYawFactor: maybe('percent', 'Share of the effect on yaw left by it'),
   liftSlopeKept: maybe('percent', 'Lift slope as it bends over that of a stiff aircraft, at cruise speed'),
   neutralPointShift: maybe('length', 'How far bending moves the neutral point at cruise speed, aft positive'),
+  neutralPointShiftByBooms: maybe('length', 'How far booms alone move it there, the wings held stiff'),
   neutralPointShiftAtDive: maybe('length', 'The same at the fastest dive'),
   rollKept: maybe('percent', 'Share of the roll command left by bending at cruise speed'),
   rudderYawKept: maybe('percent', 'Share of the yaw of the yaw command left by bending at cruise speed'),

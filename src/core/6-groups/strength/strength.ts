@@ -33,6 +33,7 @@ export const strength = numbersGroup(strengthKeys, {
       ...linkagesOf(context),
       checks: checked(context),
       diveSpeed: context.dive,
+      bentUpTo: context.atFastest && context.bentUpTo,
       flightLoadFactor: context.asked,
       reasons: { ...bends.reasons, ...controls.reasons, ...booms.reasons },
     };
@@ -70,9 +71,9 @@ function linkagesOf({ body, solution, dive, cruise }: StrengthContext) {
 }
 
 /** Joints, seats and what a landing asks, as shares of what bears it. */
-function checked({ body, solution, mass, dive, asked, atDive }: StrengthContext) {
+function checked({ body, solution, mass, dive, asked, atFastest }: StrengthContext) {
   const { design, air, weights } = solution.prepared;
-  const pull = atDive?.(asked) ?? null;
+  const pull = atFastest?.(asked) ?? null;
   const masses = new Map(weights.parts.map(({ id, mass: own }) => [id, own]));
   return checksOf({
     design,
