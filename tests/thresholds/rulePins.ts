@@ -53,6 +53,7 @@ const bears = (breakingAtDive: number, flightLoadFactor: number): Overrides => (
 const turning = {
   aileronReversalSpeed: null,
   rudderReversalSpeed: null,
+  elevatorReversalSpeed: null,
   divergenceSpeed: null,
   diveSpeed: 20,
   booms: [],
@@ -473,6 +474,7 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [
         ['aileronReversalSpeed', 1],
         ['rudderReversalSpeed', 1.22],
+        ['elevatorReversalSpeed', 1.22],
       ] as const
     ).flatMap(([key, margin]) =>
       along(

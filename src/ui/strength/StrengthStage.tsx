@@ -69,6 +69,7 @@ export function StrengthStage({ design }: { readonly design: Design }) {
         <Told label="Lift slope left" id="liftSlopeKept" unit="percent" />
         <Goes label="Neutral point moves" id="neutralPointShift" unit="length" ways={AFT_OR_AHEAD} />
         <Goes label="Neutral point in the dive" id="neutralPointShiftAtDive" unit="length" ways={AFT_OR_AHEAD} />
+        <Told label="Pitch command left" id="pitchKept" unit="percent" />
         <Told label="Roll command left" id="rollKept" unit="percent" />
         <Told label="Yaw command left" id="rudderYawKept" unit="percent" />
         <Told label="Roll of that command left" id="rudderRollKept" unit="percent" />
@@ -79,6 +80,7 @@ export function StrengthStage({ design }: { readonly design: Design }) {
       <Section title="Speeds it must not reach">
         <Explained label="Fastest in the dive below" id="diveSpeed" />
         <Explained label={divergesBy == null ? 'Twists away' : `${divergesBy} turns away`} id="divergenceSpeed" />
+        <Told label="Pitch command turns round" id="elevatorReversalSpeed" unit="speed" />
         <Told label="Roll command turns round" id="aileronReversalSpeed" unit="speed" />
         <Told label="Yaw command turns round" id="rudderReversalSpeed" unit="speed" />
         <Told label="Its roll turns round" id="rudderRollReversalSpeed" unit="speed" />

@@ -260,4 +260,51 @@ describe('a tail on a boom', () => {
     const expected = 1 / (1 + pressure * area * (length ** 2 / (2 * stiffness) + (off * length) / stiffness));
     expectWithin(boomKept(body, 0, [tail], pressure, 1)!, expected, 0.005);
   });
+
+  test('leaves (1 − q/q_R)/(1 + q/q_B) of its elevator', () => {
+    const solution = solutionOf(simpleAircraft());
+    const { matrices, lattice } = solution.model;
+    const tail = lattice.surfaces.findIndex(({ role }) => role === 'tailplane');
+    // So soft that half of it is lost.
+    const [stiffness, length] = [1.2, 0.6];
+    const strips = [lattice.firstStrip[tail]!, lattice.firstStrip[tail + 1]!] as const;
+    const only = ({ force, moment }: StripLoads): StripLoads => {
+      const kept = (values: Float64Array) =>
+        values.map((value, strip) => (strip >= strips[0] && strip < strips[1] ? value : 0));
+      return { force: kept(force), moment: kept(moment) };
+    };
+    const turned = new Float64Array(lattice.strips.length).fill(1, ...strips);
+    const slope = only(loadsOfTurns(matrices, 'symmetric', [turned])[0]!);
+    const flap = only(
+      stripLoadsOf(
+        matrices,
+        controlCase(matrices, 'symmetric', solution.prepared.commands.pitch.even.angles).circulation,
+      ),
+    );
+    const sum = (of: StripLoads, x: number) => totalOf(lattice, of, 'symmetric', [x, 0, 0]);
+    const lift = (of: StripLoads) => sum(of, 0).force[2];
+    const end = -sum(slope, 0).moment[1] / lift(slope);
+    const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+      0,
+      (-force[2] * length ** 2) / (2 * stiffness) + ((moment[1] - (at[0] - end) * force[2]) * length) / stiffness,
+      0,
+    ];
+    // The wing’s own answer to the tail is not part of a typical section.
+    const body = supple({
+      matrices,
+      parity: 'symmetric',
+      beams: new Map(),
+      mounts: [{ surfaces: [tail], turnBy, isMiddle: true }],
+      steady: [],
+      air: (turns) => loadsOfTurns(matrices, 'symmetric', turns).map(only),
+    });
+    const bends = (2 * stiffness) / (lift(slope) * length ** 2);
+    // Lift of the flap bends the end nose down by L²/2, its moment there by L: nothing is left where both undo its lift.
+    const moment = sum(flap, end).moment[1];
+    const reverses = (-stiffness * lift(flap)) / (lift(slope) * length * moment);
+    expect(reverses).toBeGreaterThan(bends);
+    const kept = effectKept(body, flap, { about: [0, 0, 0], pick: ({ force }) => force[2] })!;
+    for (const pressure of [20, 74, 150])
+      expectWithin(kept.at(pressure)!, (1 - pressure / reverses) / (1 + pressure / bends), 0.005);
+  });
 });

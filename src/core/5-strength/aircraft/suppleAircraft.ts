@@ -39,6 +39,8 @@ export interface SuppleAircraft {
   readonly alike: Supple;
   /** Unit speed along the datum, unit speed up, unit pitch command: their loads, and what they turn by bending. */
   readonly cases: readonly StripCase[];
+  /** The last of them, where anything answers to pitch. */
+  readonly commanded: StripCase | null;
   /** Where left and right are opposite, worked out when it is asked for. */
   readonly opposite: () => Supple;
   /** What bends alike or opposite left and right in level flight at a dynamic pressure, which turns with its loads; worked out once for each. */
@@ -103,6 +105,7 @@ export function suppleAircraft(stiff: StiffAircraft): SuppleAircraft {
     booms,
     alike,
     cases,
+    commanded: model.commanded ? cases.at(-1)! : null,
     opposite: oppositeOnce,
     equations: (parity, pressure) => {
       const before = equations[parity].get(pressure);

@@ -44,8 +44,8 @@ export interface StrengthContext {
   /** At the speed whose dynamic pressure lies midway. */
   readonly atMiddle: PullUps | null;
   readonly atFastest: PullUps | null;
-  /** Loads per dynamic pressure of one radian of a command that turns left and right against one another; null where nothing answers to it. */
-  readonly commanded: { readonly roll: StripLoads | null; readonly yaw: StripLoads | null };
+  /** Loads per dynamic pressure of one radian of a command; null where nothing answers to it. */
+  readonly commanded: Readonly<Record<'pitch' | 'roll' | 'yaw', StripLoads | null>>;
 }
 
 /** So near to the speed at which it turns away it is still shown bent: six times as far as without the answer of the air. */
@@ -91,7 +91,11 @@ export function strengthContext(solution: Solution, mass: Kilograms, needed: Nee
     atCruise: pullsAt(cruise),
     atMiddle: pullsAt(middleSpeed(cruise, bentUpTo)),
     atFastest: pullsAt(bentUpTo),
-    commanded: { roll: oddLoads(solution, 'roll'), yaw: oddLoads(solution, 'yaw') },
+    commanded: {
+      pitch: body.commanded?.loads ?? null,
+      roll: oddLoads(solution, 'roll'),
+      yaw: oddLoads(solution, 'yaw'),
+    },
   };
 }
 

@@ -1,61 +1,53 @@
-import type { StripLoads } from '@/core/5-strength/aeroelastic/stripLoads';
 import { boomKept } from '@/core/5-strength/aircraft/effects';
 import { pressureOf } from '@/core/5-strength/aircraft/flexed';
 import type { PullUps } from '@/core/5-strength/aircraft/pullUp';
-import { FASTEST, type Kept, kept } from '@/core/5-strength/aircraft/speeds';
+import { FASTEST, kept } from '@/core/5-strength/aircraft/speeds';
 import { scaled } from '@/core/1-base/numeric/scaled';
-import { say } from '@/core/1-base/words/phrase';
-import { metresPerSecond } from '@/core/1-base/words/phrase';
-import { heldBack, reasonsOf } from './bends';
+import { metresPerSecond, say, type Words } from '@/core/1-base/words/phrase';
+import { heldBack } from './bends';
 import { middleSpeed, type StrengthContext } from './context';
 
 const NO_COMMAND = 'No control answers to that.';
 const NO_BOOM = 'No body of known board carries a tail behind the wing or ahead of it.';
 const NO_HOLD = 'What this command does is too little to be told from nothing.';
 
+/** Where it turns away everything turns its sign: a command is looked at up to just below. */
+const JUST_BELOW = 0.999;
+
+/** What of each command is told: the moment it makes about an axis through the balance point. */
+const EFFECTS = [
+  { of: 'pitch', parity: 'symmetric', axis: 1, kept: 'pitchKept', reverses: 'elevatorReversalSpeed' },
+  { of: 'roll', parity: 'antisymmetric', axis: 0, kept: 'rollKept', reverses: 'aileronReversalSpeed' },
+  { of: 'yaw', parity: 'antisymmetric', axis: 2, kept: 'rudderYawKept', reverses: 'rudderReversalSpeed' },
+  { of: 'yaw', parity: 'antisymmetric', axis: 0, kept: 'rudderRollKept', reverses: 'rudderRollReversalSpeed' },
+] as const;
+
+type Effect = (typeof EFFECTS)[number];
+
 /** Divergence, reversals and what is left of commands. */
 export function controlEffectsOf(context: StrengthContext) {
-  const {
-    body,
-    cruise,
-    away,
-    divergence,
-    commanded: { roll, yaw },
-  } = context;
-  const keptOf = (loads: StripLoads | null, axis: 0 | 2): Kept | null =>
-    loads && kept(body, 'antisymmetric', loads, axis);
-  const rolls = keptOf(roll, 0);
-  const yaws = keptOf(yaw, 2);
-  const yawRolls = keptOf(yaw, 0);
-  const [rollTurns, yawTurns, yawRollTurns] = [rolls, yaws, yawRolls].map(
-    (of) => of?.reverses(Math.min(FASTEST, away)) ?? null,
-  ) as [number | null, number | null, number | null];
+  const { body, cruise, away, divergence, commanded } = context;
   const none = divergence
     ? say`None up to ${metresPerSecond(divergence.speed)}, where the air turns ${divergence.part} away.`
     : say`None up to ${metresPerSecond(FASTEST, 0)}.`;
-  const share = (of: Kept | null) => (cruise < away ? (of?.at(cruise) ?? null) : null);
-  const missing = (loads: unknown, of: Kept | null) =>
-    loads ? (of ? heldBack(context, cruise) : NO_HOLD) : NO_COMMAND;
+  const values: Partial<Record<Effect['kept' | 'reverses'], number | null>> = {};
+  const reasons: Record<string, Words> = divergence ? {} : { divergenceSpeed: none, divergesBy: none };
+  for (const { of, parity, axis, kept: left, reverses } of EFFECTS) {
+    const loads = commanded[of];
+    const effect = loads && kept(body, parity, loads, axis);
+    values[reverses] = effect?.reverses(Math.min(FASTEST, JUST_BELOW * away)) ?? null;
+    values[left] = cruise < away ? (effect?.at(cruise) ?? null) : null;
+    const missing = loads ? NO_HOLD : NO_COMMAND;
+    if (values[reverses] === null) reasons[reverses] = effect ? none : missing;
+    if (values[left] === null) reasons[left] = effect ? heldBack(context, cruise) : missing;
+  }
   return {
     values: {
+      ...(values as Required<typeof values>),
       divergenceSpeed: divergence?.speed ?? null,
       divergesBy: divergence?.part ?? null,
-      aileronReversalSpeed: rollTurns,
-      rudderReversalSpeed: yawTurns,
-      rudderRollReversalSpeed: yawRollTurns,
-      rollKept: share(rolls),
-      rudderYawKept: share(yaws),
-      rudderRollKept: share(yawRolls),
     },
-    reasons: {
-      ...(divergence === null ? { divergenceSpeed: none, divergesBy: none } : {}),
-      ...(rollTurns === null ? { aileronReversalSpeed: rolls ? none : missing(roll, rolls) } : {}),
-      ...(yawTurns === null ? { rudderReversalSpeed: yaws ? none : missing(yaw, yaws) } : {}),
-      ...(yawRollTurns === null ? { rudderRollReversalSpeed: yawRolls ? none : missing(yaw, yawRolls) } : {}),
-      ...(share(rolls) === null ? reasonsOf(['rollKept'], missing(roll, rolls)) : {}),
-      ...(share(yaws) === null ? reasonsOf(['rudderYawKept'], missing(yaw, yaws)) : {}),
-      ...(share(yawRolls) === null ? reasonsOf(['rudderRollKept'], missing(yaw, yawRolls)) : {}),
-    },
+    reasons,
   };
 }
 

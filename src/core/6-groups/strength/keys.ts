@@ -109,6 +109,7 @@ export const strengthKeys = z.object({
     .string()
     .nullable()
     .meta({ description: 'What then turns away: a surface, or the body that carries it' }),
+  elevatorReversalSpeed: maybe('speed', 'Speed at which the pitch command acts backward'),
   aileronReversalSpeed: maybe('speed', 'Speed at which the roll command acts backward'),
   rudderReversalSpeed: maybe('speed', 'Speed at which the yaw command acts backward'),
   rudderRollReversalSpeed: maybe('speed', 'Speed at which the roll of the yaw command turns round'),
@@ -118,6 +119,7 @@ export const strengthKeys = z.object({
   neutralPointShift: maybe('length', 'How far bending moves the neutral point at cruise speed, aft positive'),
   neutralPointShiftByBooms: maybe('length', 'How far booms alone move it there, the wings held stiff'),
   neutralPointShiftAtDive: maybe('length', 'The same at the fastest dive'),
+  pitchKept: maybe('percent', 'Share of the pitch command left by bending at cruise speed'),
   rollKept: maybe('percent', 'Share of the roll command left by bending at cruise speed'),
   rudderYawKept: maybe('percent', 'Share of the yaw of the yaw command left by bending at cruise speed'),
   rudderRollKept: maybe('percent', 'Share of the roll of the yaw command left by bending at cruise speed'),
