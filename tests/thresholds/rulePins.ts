@@ -462,6 +462,12 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
       [14.2, null],
       [13.8, 'note'],
     ),
+    ...along(
+      (breakingLoadFactor) => ({ numbers: { strength: { ...bears(20, 20).strength, breakingLoadFactor } } }),
+      [2.02, null],
+      [1.98, 'stop'],
+      [0, 'stop'],
+    ),
   ],
   twistsAway: along(
     (divergenceSpeed) => ({ numbers: { strength: { divergenceSpeed, diveSpeed: 20 } } }),

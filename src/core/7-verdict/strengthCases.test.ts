@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { demoDesign } from '#/demo';
 import { designOf, type SurfaceInput, trapezoid } from '#/tests/designs';
 import { forAll } from '#/tests/forAll';
 import { sentence } from '@/words/formatQuantity';
@@ -137,6 +138,25 @@ describe('a slender wing folded of 4 mm board, 1.6 m across, without a rod', () 
       expect(RANK[severity], id).toBeLessThanOrEqual(known ? RANK[known.severity] : -1);
     }
   });
+});
+
+test('a wing of bare board that a turn would break is told not to fly, and so is one that the air alone breaks', () => {
+  const bare = materials.map((sheet) => ({ ...sheet, faces: 'none' as const, arealDensity: 130 }));
+  const of = (cruiseSpeed: number) =>
+    aircraft([wing(700, 150, fold), ...tail(620)], { materials: bare, conditions: { cruiseSpeed } });
+  const calm = strengthOf(of(9));
+  expect(calm.breakingLoadFactor!).toBeGreaterThan(1);
+  expect(calm.breakingLoadFactor!).toBeLessThan(2);
+  expect(toldOf(of(9))).toContain('stop breaksInFlight');
+  // A cambered one that twists nose down by its own moment, whatever it pulls.
+  const gannet = demoDesign('gannet-vee');
+  const peeled = {
+    ...gannet,
+    materials: gannet.materials.map((sheet) => ({ ...sheet, faces: 'none' as const, arealDensity: 190 })),
+  };
+  expect(strengthOf(peeled).breakingLoadFactor).toBe(0);
+  const told = analyse(peeled, { without: ['remedies', 'bands', 'workings'] }).findings;
+  expect(sentence(told.find(({ id }) => id === 'breaksInFlight')!.message)).toMatch(/^At cruise speed the air alone/);
 });
 
 describe('two wings of limp board', () => {

@@ -97,15 +97,22 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   const all = loadedSections(body, one, two);
   if (all.length === 0) return null;
   const shareOf = (loaded: Loaded, factor: number) => workedIn(loaded, factor).share;
-  const hardest = all
-    .map((loaded) => ({ loaded, share: shareOf(loaded, START) }))
-    .toSorted((a, b) => b.share - a.share)
-    .slice(0, CLOSELY);
-  let least: { factor: number; loaded: Loaded } | null = null;
-  for (const { loaded, share } of hardest) {
-    const factor = factorAt((n) => shareOf(loaded, n), START, share);
-    if (factor !== null && factor < (least?.factor ?? MOST)) least = { factor, loaded };
-  }
+  const leastFrom = (start: number) => {
+    const hardest = all
+      .map((loaded) => ({ loaded, share: shareOf(loaded, start) }))
+      .toSorted((a, b) => b.share - a.share)
+      .slice(0, CLOSELY);
+    let least: { readonly factor: number; readonly loaded: Loaded } | null = null;
+    for (const { loaded, share } of hardest) {
+      const factor = factorAt((n) => shareOf(loaded, n), start, share);
+      if (factor !== null && factor < (least?.factor ?? MOST)) least = { factor, loaded };
+    }
+    return least;
+  };
+  const found = leastFrom(START);
+  // Far below, what the air bends without any pull may be worked harder than what was hardest worked there.
+  const nearer = found && found.factor < START / 2 ? leastFrom(found.factor) : null;
+  const least = nearer && nearer.factor < found!.factor ? nearer : found;
   if (!least) return 'never';
   const { loaded, factor } = least;
   const { by } = workedIn(loaded, factor);
@@ -120,8 +127,9 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   };
 }
 
-/** Where a share that grows about evenly with the factor is 1; null beyond the most. */
+/** Where a share that grows about evenly with the factor is 1; 0 where the air alone is more than it bears; null beyond the most. */
 function factorAt(share: (factor: number) => number, start: number, there: number): number | null {
+  if (share(0) >= 1) return 0;
   let [low, high] = there >= 1 ? [0, start] : [start, MOST];
   if (there < 1 && share(MOST) < 1) return null;
   let guess = there > 0 ? Math.min(high, Math.max(low, start / there)) : (low + high) / 2;
