@@ -492,11 +492,11 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
         [2, 'stop'],
       ),
     ),
-    // What has diverged before is not told to reverse.
+    // What diverges before or hardly later is not told to reverse.
     ...along(
       (divergenceSpeed) => ({ numbers: { strength: { ...turning, divergenceSpeed, rudderReversalSpeed: 15 } } }),
-      [14.9, null],
-      [15.1, 'caution'],
+      [16.6, null],
+      [16.8, 'caution'],
     ),
   ],
   softBoom: (['pitchFactor', 'yawFactor'] as const).flatMap((key) =>

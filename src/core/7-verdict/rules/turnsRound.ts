@@ -15,6 +15,9 @@ const NEAR_CRUISE = 1.4;
  */
 const MARGIN = 1.22;
 
+/** Nearer than that to the speed at which something turns away every effect changes fast; C, practice. */
+const NEAR_AWAY = 0.9;
+
 /** A command that acts backward at a speed that it may reach, since what it turns bends the other way. */
 export const turnsRound = makeRule(
   { id: 'turnsRound', stage: 'strength', source: 'Bisplinghoff, Ashley & Halfman, Aeroelasticity, ch. 8' },
@@ -28,8 +31,10 @@ export const turnsRound = makeRule(
         ['pitch', elevatorReversalSpeed, MARGIN],
       ] as const
     ).flatMap(([axis, speed, margin]) =>
-      // What has twisted away before is told of by itself.
-      speed !== null && speed < margin * diveSpeed && speed < (divergenceSpeed ?? Infinity) ? [{ axis, speed }] : [],
+      // What twists away before or hardly later is told of by itself.
+      speed !== null && speed < margin * diveSpeed && speed < NEAR_AWAY * (divergenceSpeed ?? Infinity)
+        ? [{ axis, speed }]
+        : [],
     );
     const first = found.toSorted((a, b) => a.speed - b.speed)[0];
     if (!first) return null;
