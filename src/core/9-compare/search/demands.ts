@@ -35,12 +35,16 @@ const valueOf = (numbers: Numbers, name: string): number | null => {
  */
 const LIGHT = { margin: 0.006, share: 0.005 } as const;
 
+/** Of what lies between two limits of one number so much may be kept in reserve at each. */
+const OF_RANGE = 1 / 3;
+
 /** A limit with so much in reserve that the whole lattice keeps to it as well. */
-const inReserve = ({ name, kind, value }: Limit): Limit => {
+function inReserve({ name, kind, value }: Limit, { balance }: Design): Limit {
   const inward = kind === 'least' ? 1 : -1;
-  const by = name === 'pitch.staticMargin' ? LIGHT.margin : LIGHT.share * Math.abs(value);
+  const range = balance.maximumStaticMargin - balance.minimumStaticMargin;
+  const by = name === 'pitch.staticMargin' ? Math.min(LIGHT.margin, OF_RANGE * range) : LIGHT.share * Math.abs(value);
   return { name, kind, value: value + inward * by };
-};
+}
 
 /** Everything that is asked of a design, margins on both sides among it, and how far it is met; on a light lattice with a reserve. */
 export function demandsOf(design: Design, numbers: Numbers, isLight = false): Met[] {
@@ -51,6 +55,6 @@ export function demandsOf(design: Design, numbers: Numbers, isLight = false): Me
   ];
   return limits.map((limit) => {
     const value = valueOf(numbers, limit.name);
-    return { limit, value, miss: missed(isLight ? inReserve(limit) : limit, value) };
+    return { limit, value, miss: missed(isLight ? inReserve(limit, design) : limit, value) };
   });
 }

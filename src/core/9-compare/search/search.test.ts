@@ -64,6 +64,25 @@ describe('known least places', () => {
 });
 
 describe('a search', () => {
+  test('a narrow band of margins is kept to, however little the light lattice may be off', () => {
+    const design = changed({ '/balance/minimumStaticMargin': 0.1, '/balance/maximumStaticMargin': 0.11 });
+    const pack = design.massItems.find(({ attachment }) => attachment.kind === 'slides')!;
+    const told = finish(
+      search(design, {
+        goal: 'mass',
+        free: [free('chords/wing', 95, 110, design)],
+        choices: [],
+        slides: pack.id,
+        most: 12,
+      }),
+    );
+    for (const { design: one } of found(told)) {
+      const { staticMargin } = numbersOf(one, { without: ['bands'] }).pitch;
+      expect(staticMargin!).toBeGreaterThan(0.1 - 0.0005);
+      expect(staticMargin!).toBeLessThan(0.11 + 0.0005);
+    }
+  });
+
   test('finds what a fine sweep of the same number finds', () => {
     // Nothing but the sink counts: chords from half to one and a half of what is drawn.
     const design = changed({
