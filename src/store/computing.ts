@@ -1,24 +1,24 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { JobClient } from '@/workers/lanes';
 import { analysisArrived, analysisFailed, remediesArrived, remediesAsked, remediesFailed } from './analysisSlice';
+import { drawingPace } from './drawingPace';
 import type { AppStore } from './reduxStore';
 
 /** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
 const ASK_EVERY = 33;
-/** Times as long as an answer takes until the next is asked: on a busy machine the drawing needs the rest. */
-const SPARE = 2;
 
 /** Asks for the numbers of the document as it is, and then for what may help; what was overtaken is not shown. */
 export function computing(store: AppStore, jobs: JobClient) {
   let askedAt = 0;
   /** How long the last answer of a drag took [ms]. */
   let took = 0;
+  const pace = drawingPace(() => store.getState().session.dragging);
   let later: ReturnType<typeof setTimeout> | null = null;
   const ask = () => {
     if (later !== null) return;
-    const wait = store.getState().session.dragging
-      ? askedAt + Math.max(ASK_EVERY, SPARE * took) - performance.now()
-      : 0;
+    const { dragging } = store.getState().session;
+    if (dragging) pace.watch();
+    const wait = dragging ? askedAt + Math.max(ASK_EVERY, pace.spare() * took) - performance.now() : 0;
     const begin = () => {
       later = null;
       askedAt = performance.now();
