@@ -18,7 +18,7 @@ export function computing(store: AppStore, jobs: JobClient) {
     if (later !== null) return;
     const { dragging } = store.getState().session;
     if (dragging) pace.watch();
-    const wait = dragging ? askedAt + Math.max(ASK_EVERY, pace.spare() * took) - performance.now() : 0;
+    const wait = dragging ? askedAt + Math.max(ASK_EVERY, pace.wait(took)) - performance.now() : 0;
     const begin = () => {
       later = null;
       askedAt = performance.now();

@@ -18,9 +18,10 @@ function frames() {
   };
 }
 
+/** How many times as long as an answer of 20 ms is waited, after so many asks. */
 const after = (pace: ReturnType<typeof drawingPace>, asks: number): number => {
-  for (let count = 1; count < asks; count++) pace.spare();
-  return pace.spare();
+  for (let count = 1; count < asks; count++) pace.wait(20);
+  return pace.wait(20) / 20;
 };
 
 test('while frames come late more and more is left to the drawing, within bounds; in time again, less', () => {
@@ -29,12 +30,22 @@ test('while frames come late more and more is left to the drawing, within bounds
   pace.watch();
   drawn.pass(30, 16.7);
   expect(after(pace, 5)).toBe(2);
-  drawn.pass(30, 30);
-  expect(pace.spare()).toBeGreaterThan(2.5);
-  expect(after(pace, 20)).toBe(6);
+  drawn.pass(60, 30);
+  expect(after(pace, 1)).toBeGreaterThan(2.5);
+  expect(after(pace, 20)).toBe(5);
   drawn.pass(60, 16.7);
-  expect(pace.spare()).toBeLessThan(6);
+  expect(after(pace, 1)).toBeLessThan(5);
   expect(after(pace, 100)).toBe(2);
+});
+
+test('numbers that take long do not wait longer for the drawing than 150 ms, or twice as long as they took', () => {
+  const drawn = frames();
+  const pace = drawingPace(() => true, drawn.next);
+  pace.watch();
+  drawn.pass(60, 40);
+  expect(after(pace, 20)).toBe(5);
+  expect(pace.wait(50)).toBe(150);
+  expect(pace.wait(100)).toBe(200);
 });
 
 test('a single late frame is none that counts', () => {
@@ -51,8 +62,8 @@ test('frames are watched as long as something is dragged, and anew in the next d
   let isDragging = true;
   const pace = drawingPace(() => isDragging, drawn.next);
   pace.watch();
-  drawn.pass(30, 40);
-  expect(after(pace, 20)).toBe(6);
+  drawn.pass(60, 40);
+  expect(after(pace, 20)).toBe(5);
   isDragging = false;
   drawn.pass(1, 40);
   expect(drawn.isAsked()).toBe(false);

@@ -1,17 +1,19 @@
-/** A drag is drawn so often at least where the machine can do it: fifty times a second, with a little in hand [ms]. */
-const SMOOTH = 18.5;
+/** A drag is drawn so often at least where the machine can do it, fifty times a second [ms]. */
+const SMOOTH = 20;
 /** Share of the newest frame in their mean. */
-const NEWEST = 0.15;
+const NEWEST = 0.06;
 /** Times as long as an answer takes until the next is asked: what is left to the drawing, at least and at most. */
-const SPARE = { least: 2, most: 6 } as const;
+const SPARE = { least: 2, most: 5 } as const;
+/** Whatever is drawn, numbers are not kept longer for its sake [ms]. */
+const LONGEST = 150;
 /** How fast that grows while frames come late, and falls while they do not. */
-const STEP = { late: 1.5, inTime: 0.97 } as const;
+const STEP = { late: 1.3, inTime: 0.85 } as const;
 
 export interface DrawingPace {
   /** Something is dragged: frames are watched until it is let go. */
   readonly watch: () => void;
-  /** Times as long as an answer took until the next may be asked. */
-  readonly spare: () => number;
+  /** How long after one was asked the next may be, by how long an answer took [ms]. */
+  readonly wait: (took: number) => number;
 }
 
 /**
@@ -42,9 +44,9 @@ export function drawingPace(
       [isWatching, mean, before] = [true, SMOOTH, 0];
       nextFrame(frame);
     },
-    spare: () => {
+    wait: (took) => {
       spare = Math.min(SPARE.most, Math.max(SPARE.least, spare * (mean > SMOOTH ? STEP.late : STEP.inTime)));
-      return spare;
+      return Math.max(SPARE.least * took, Math.min(spare * took, LONGEST));
     },
   };
 }
