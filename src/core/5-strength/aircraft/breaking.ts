@@ -111,7 +111,9 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   };
   const found = leastFrom(START);
   // Far below, what the air bends without any pull may be worked harder than what was hardest worked there.
-  const nearer = found && found.factor < START / 2 ? leastFrom(found.factor) : null;
+  const isLow = found !== null && found.factor < START / 2;
+  const alone = isLow ? all.find((loaded) => shareOf(loaded, 0) >= 1) : undefined;
+  const nearer = alone ? { factor: 0, loaded: alone } : isLow ? leastFrom(found.factor) : null;
   const least = nearer && nearer.factor < found!.factor ? nearer : found;
   if (!least) return 'never';
   const { loaded, factor } = least;
@@ -127,9 +129,8 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
   };
 }
 
-/** Where a share that grows about evenly with the factor is 1; 0 where the air alone is more than it bears; null beyond the most. */
+/** Where a share that grows about evenly with the factor is 1; null beyond the most. */
 function factorAt(share: (factor: number) => number, start: number, there: number): number | null {
-  if (share(0) >= 1) return 0;
   let [low, high] = there >= 1 ? [0, start] : [start, MOST];
   if (there < 1 && share(MOST) < 1) return null;
   let guess = there > 0 ? Math.min(high, Math.max(low, start / there)) : (low + high) / 2;

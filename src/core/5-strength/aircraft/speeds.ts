@@ -1,3 +1,4 @@
+import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { MetresPerSecond, Pascals } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { effectKept } from '../aeroelastic/effectKept';
@@ -7,23 +8,20 @@ import type { SuppleAircraft } from './suppleAircraft';
 /** No model of board goes faster; beyond it a speed is said to be none [m/s]. */
 export const FASTEST = 100;
 const SLOWEST = 2;
-const STEPS = 12;
-const HALVINGS = 24;
+const STEPS = 8;
+/** Speeds are told to so much of themselves. */
+const NEAR = 3e-4;
 
 /** First speed, from slow to fast, at which a value turns its sign; null up to a speed. */
 function firstTurn(value: (speed: number) => number, upTo: MetresPerSecond): MetresPerSecond | null {
   let low = SLOWEST;
   const start = Math.sign(value(low)) || 1;
   for (let step = 1; step <= STEPS; step++) {
-    let high = Math.min(upTo, SLOWEST * (FASTEST / SLOWEST) ** (step / STEPS));
+    const high = Math.min(upTo, SLOWEST * (FASTEST / SLOWEST) ** (step / STEPS));
     if (high <= low) return null;
     if (Math.sign(value(high)) !== start) {
-      for (let round = 0; round < HALVINGS && high - low > 3e-4 * high; round++) {
-        const middle = (low + high) / 2;
-        if (Math.sign(value(middle)) === start) low = middle;
-        else high = middle;
-      }
-      return (low + high) / 2;
+      const found = findRoot(value, { low, high, tolerance: NEAR * low });
+      return found.kind === 'notBracketed' ? low : found.x;
     }
     low = high;
   }
