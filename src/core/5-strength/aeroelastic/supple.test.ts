@@ -226,76 +226,53 @@ describe('a wing that twists', () => {
 });
 
 describe('a tail on a boom', () => {
+  const solution = solutionOf(simpleAircraft());
+  const { matrices, lattice } = solution.model;
+  const tail = lattice.surfaces.findIndex(({ role }) => role === 'tailplane');
+  const strips = [lattice.firstStrip[tail]!, lattice.firstStrip[tail + 1]!] as const;
+  const only = ({ force, moment }: StripLoads): StripLoads => {
+    const kept = (values: Float64Array) =>
+      values.map((value, strip) => (strip >= strips[0] && strip < strips[1] ? value : 0));
+    return { force: kept(force), moment: kept(moment) };
+  };
+  const turned = new Float64Array(lattice.strips.length).fill(1, ...strips);
+  const slope = only(loadsOfTurns(matrices, 'symmetric', [turned])[0]!);
+  const sum = (of: StripLoads, x: number) => totalOf(lattice, of, 'symmetric', [x, 0, 0]);
+  const lift = (of: StripLoads) => sum(of, 0).force[2];
+  const length = 0.6;
+  /** The tail on the end of a cantilever there: a tip load turns it by F L²/(2 E I), nose down, a moment by M L/(E I). */
+  const onBoom = (stiffness: number, end: number) => ({
+    surfaces: [tail],
+    isMiddle: true,
+    turnBy: (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
+      0,
+      (-force[2] * length ** 2) / (2 * stiffness) + ((moment[1] - (at[0] - end) * force[2]) * length) / stiffness,
+      0,
+    ],
+  });
+  const given = { matrices, parity: 'symmetric', beams: new Map(), steady: [] } as const;
+
   test('keeps 1/(1 + q S a L²/(2 E I)) of its effect', () => {
-    const design = simpleAircraft();
-    const solution = solutionOf(design);
-    const { matrices, lattice } = solution.model;
-    const tail = lattice.surfaces.findIndex(({ role }) => role === 'tailplane');
-    const [stiffness, length, pressure] = [6.126, 0.6, 74];
+    const [stiffness, pressure] = [6.126, 74];
     const root = lattice.surfaces[tail]!.stations[0]!;
     const quarter = root.x + root.chord / 4;
-    // A tip load turns a cantilever by F L²/(2 E I), nose down; a moment there by M L/(E I).
-    const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
-      0,
-      (-force[2] * length ** 2) / (2 * stiffness) + ((moment[1] - (at[0] - quarter) * force[2]) * length) / stiffness,
-      0,
-    ];
-    const body = supple({
-      matrices,
-      parity: 'symmetric',
-      beams: new Map(),
-      mounts: [{ surfaces: [tail], turnBy, isMiddle: true }],
-      steady: [],
-    });
-    const turned = new Float64Array(lattice.strips.length);
-    for (let strip = lattice.firstStrip[tail]!; strip < lattice.firstStrip[tail + 1]!; strip++) turned[strip] = 1;
-    const answer = loadsOfTurns(matrices, 'symmetric', [turned])[0]!;
-    const own = {
-      force: answer.force.map((value, strip) => (turned[strip] ? value : 0)),
-      moment: answer.moment.map((value, strip) => (turned[strip] ? value : 0)),
-    };
-    const area = totalOf(lattice, own, 'symmetric', [0, 0, 0]).force[2];
+    const body = supple({ ...given, mounts: [onBoom(stiffness, quarter)] });
+    const area = lift(slope);
     // The centre of its lift lies near the quarter chord of its root; what it is off turns the boom by its moment.
-    const off = -totalOf(lattice, own, 'symmetric', [quarter, 0, 0]).moment[1] / area;
+    const off = -sum(slope, quarter).moment[1] / area;
     const expected = 1 / (1 + pressure * area * (length ** 2 / (2 * stiffness) + (off * length) / stiffness));
     expectWithin(boomKept(body, 0, [tail], pressure, 1)!, expected, 0.005);
   });
 
   test('leaves (1 − q/q_R)/(1 + q/q_B) of its elevator', () => {
-    const solution = solutionOf(simpleAircraft());
-    const { matrices, lattice } = solution.model;
-    const tail = lattice.surfaces.findIndex(({ role }) => role === 'tailplane');
-    // So soft that half of it is lost.
-    const [stiffness, length] = [1.2, 0.6];
-    const strips = [lattice.firstStrip[tail]!, lattice.firstStrip[tail + 1]!] as const;
-    const only = ({ force, moment }: StripLoads): StripLoads => {
-      const kept = (values: Float64Array) =>
-        values.map((value, strip) => (strip >= strips[0] && strip < strips[1] ? value : 0));
-      return { force: kept(force), moment: kept(moment) };
-    };
-    const turned = new Float64Array(lattice.strips.length).fill(1, ...strips);
-    const slope = only(loadsOfTurns(matrices, 'symmetric', [turned])[0]!);
-    const flap = only(
-      stripLoadsOf(
-        matrices,
-        controlCase(matrices, 'symmetric', solution.prepared.commands.pitch.even.angles).circulation,
-      ),
-    );
-    const sum = (of: StripLoads, x: number) => totalOf(lattice, of, 'symmetric', [x, 0, 0]);
-    const lift = (of: StripLoads) => sum(of, 0).force[2];
+    const stiffness = 1.2;
+    const elevator = solution.prepared.commands.pitch.even.angles;
+    const flap = only(stripLoadsOf(matrices, controlCase(matrices, 'symmetric', elevator).circulation));
     const end = -sum(slope, 0).moment[1] / lift(slope);
-    const turnBy = (force: Vector3, at: Vector3, moment: Vector3): Vector3 => [
-      0,
-      (-force[2] * length ** 2) / (2 * stiffness) + ((moment[1] - (at[0] - end) * force[2]) * length) / stiffness,
-      0,
-    ];
     // The wing’s own answer to the tail is not part of a typical section.
     const body = supple({
-      matrices,
-      parity: 'symmetric',
-      beams: new Map(),
-      mounts: [{ surfaces: [tail], turnBy, isMiddle: true }],
-      steady: [],
+      ...given,
+      mounts: [onBoom(stiffness, end)],
       air: (turns) => loadsOfTurns(matrices, 'symmetric', turns).map(only),
     });
     const bends = (2 * stiffness) / (lift(slope) * length ** 2);
