@@ -1,4 +1,4 @@
-import { EigenvalueDecomposition, inverse, Matrix } from 'ml-matrix';
+import { EigenvalueDecomposition, inverse, LuDecomposition, Matrix } from 'ml-matrix';
 import type { Fraction, MetresPerSecond } from '@/core/1-base/units/convert';
 import type { Parity } from '@/core/5-aero/flowCase';
 import { feedbackAt } from '../aeroelastic/equations';
@@ -14,6 +14,8 @@ export interface Divergence {
 
 const ROUNDS = 8;
 const NEAR = 1e-5;
+/** So nearly the same multiple of one another two rounds grow alike. */
+const ALIKE = 1e-12;
 
 /**
  * The least speed at which twists feed themselves: every round of air and
@@ -27,28 +29,36 @@ export function divergenceOf(body: SuppleAircraft): Divergence | null {
   let speed = FASTEST;
   let found: Divergence | null = null;
   for (const parity of ['symmetric', 'antisymmetric'] as const) {
-    let { grows, parts } = feedback(body, parity, speed);
+    let fed = feedback(body, parity, speed);
+    let { grows, parts } = growth(body, parity, fed);
     if (grows < 1) continue;
-    // Left and right against one another it hangs a little on the speed what one speed more answers.
+    // Where a mount rolls it hangs a little on the speed what one speed more answers.
     for (let round = 0; round < ROUNDS && Math.abs(grows - 1) > NEAR && grows > 0; round++) {
-      speed /= Math.sqrt(grows);
-      ({ grows, parts } = feedback(body, parity, speed));
+      const by = 1 / grows;
+      speed *= Math.sqrt(by);
+      const next = feedback(body, parity, speed);
+      if (next.every((value, index) => Math.abs(value - by * fed[index]!) <= ALIKE * Math.abs(value))) break;
+      fed = next;
+      ({ grows, parts } = growth(body, parity, fed));
     }
     found = { speed, part: parts() };
   }
   return found;
 }
 
+/** A round of air and bending at a speed, row by row. */
+function feedback(body: SuppleAircraft, parity: Parity, speed: MetresPerSecond): Float64Array {
+  const pressure = pressureAt(body, speed);
+  return feedbackAt(body.equations(parity, pressure).body, pressure);
+}
+
 /** By how much a round of air and bending grows at most, and what part of the aircraft it hangs on. */
-function feedback(body: SuppleAircraft, parity: Parity, speed: MetresPerSecond) {
-  const { body: supple } = body.equations(parity, pressureAt(body, speed));
-  const { size } = supple;
-  if (size === 0) return { grows: 0, parts: () => '' };
-  const fed = new Matrix(size, size);
-  feedbackAt(supple, pressureAt(body, speed)).forEach((value, index) =>
-    fed.set(Math.floor(index / size), index % size, value),
-  );
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(fed, { assumeSymmetric: false });
+function growth(body: SuppleAircraft, parity: Parity, fed: Float64Array) {
+  if (fed.length === 0) return { grows: 0, parts: () => '' };
+  const size = Math.sqrt(fed.length);
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(Matrix.from1DArray(size, size, fed), {
+    assumeSymmetric: false,
+  });
   const grows = Math.max(...realEigenvalues);
   return {
     grows,
@@ -63,7 +73,9 @@ function feedback(body: SuppleAircraft, parity: Parity, speed: MetresPerSecond) 
  * both together. Source: Wilkinson, The Algebraic Eigenvalue Problem, 1965, ch. 2.
  */
 function participation(vectors: Matrix, values: readonly number[], wanted: number): Fraction[] {
-  const left = inverse(vectors, true);
+  const factors = new LuDecomposition(vectors);
+  // Two alike that share a vector leave no inverse: the nearest to one serves.
+  const left = factors.isSingular() ? inverse(vectors, true) : factors.solve(Matrix.eye(values.length));
   const alike = values.flatMap((value, which) => (value === wanted ? [which] : []));
   return values.map((_, row) => alike.reduce((sum, which) => sum + vectors.get(row, which) * left.get(which, row), 0));
 }

@@ -13,6 +13,8 @@ export interface Pulled {
   readonly shares: readonly number[];
   /** Loads per dynamic pressure as it bends. */
   readonly bent: StripLoads;
+  /** One that lies between two others, or beyond them: what passes under it is known from theirs. */
+  readonly between?: { readonly one: Pulled; readonly two: Pulled; readonly share: Fraction };
 }
 
 /** What passes the beam of a surface in a pull-up, under the air and its own weights; worked out once for each. */
@@ -34,16 +36,21 @@ interface Loaded {
 export function passingsOf(lattice: Lattice, twists: Twists, { byWeight, unit }: Loaded): Passings {
   const inPull = (add: (passing: Passing, surface: number, pull: Pulled) => void): PassingIn => {
     const known = new WeakMap<Pulled, Map<number, Passing>>();
-    return (surface, pull) => {
+    const passingIn: PassingIn = (surface, pull) => {
       const before = known.get(pull) ?? new Map<number, Passing>();
       known.set(pull, before);
       const found = before.get(surface);
       if (found) return found;
-      const passing = scaled(byWeight.get(surface)!, pull.factor);
-      add(passing, surface, pull);
+      const passing = pull.between ? mixedOf(surface, pull.between) : scaled(byWeight.get(surface)!, pull.factor);
+      if (!pull.between) add(passing, surface, pull);
       before.set(surface, passing);
       return passing;
     };
+    const mixedOf = (surface: number, { one, two, share }: NonNullable<Pulled['between']>): Passing => {
+      const [from, to] = [passingIn(surface, one), passingIn(surface, two)];
+      return from.map((value, at) => value + share * (to[at]! - value));
+    };
+    return passingIn;
   };
   /** Sums what every strip brings by itself. */
   const addStrips = (passing: Passing, surface: number, { force, moment }: StripLoads, times: number) => {

@@ -135,6 +135,7 @@ export function pullUps(body: SuppleAircraft, speed: MetresPerSecond): PullUps |
       ]),
       commandMore: one.commandMore + more * (two.commandMore - one.commandMore),
       unknowns: one.unknowns.map((unknown, row) => unknown + more * (two.unknowns[row]! - unknown)),
+      between: { one, two, share: more },
     };
   };
 }
