@@ -105,9 +105,10 @@ describe.runIf(existsSync(TOLERANCES))('tolerances on the command line', () => {
     for (const shares of Object.values(printed.shares as Record<string, Record<string, number>>))
       expect(Object.values(shares).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
     // Off its wheels nobody throws it, which takes most of the time.
-    const seeded = (seed: string) => run(TOLERANCES, 'demo/atoll-freighter.json', '--draws', '128', '--seed', seed);
-    expect(seeded('3').stdout).toBe(seeded('3').stdout);
-    expect(seeded('4').stdout).not.toBe(seeded('3').stdout);
+    const seeded = (seed: string) => run(TOLERANCES, 'demo/atoll-freighter.json', '--draws', '64', '--seed', seed);
+    const { stdout: third } = seeded('3');
+    expect(seeded('3').stdout).toBe(third);
+    expect(seeded('4').stdout).not.toBe(third);
     expect(printed.found).toEqual({});
   });
 

@@ -46,7 +46,7 @@ export async function fill(hand: ReturnType<typeof userEvent.setup>, label: stri
 }
 
 // A busy machine takes longer than the second that is waited as a rule.
-configure({ asyncUtilTimeout: 8000 });
+configure({ asyncUtilTimeout: 20_000 });
 
 /** Tags that stand in a line, so that names read over them run on. */
 const IN_LINE = new Set(
