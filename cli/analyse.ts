@@ -1,11 +1,10 @@
 import '@/core/1-base/zodSetup';
-import { readFileSync } from 'node:fs';
-import { parseArgs } from 'node:util';
 import { analyse } from '@/core/analyse';
-import { designJsonSchema, readDesignText } from '@/core/2-document/readDesign';
+import { designJsonSchema } from '@/core/2-document/readDesign';
 import { analysisJsonSchema, tableOfUnits } from '@/core/6-groups/describe';
 import { printAnalysis } from '@/words/printAnalysis';
 import { DEMO_NAMES, demoDesign } from '../demo';
+import { readCommand, readOneDesign } from './command';
 import { refuse } from './refuse';
 
 const HELP = `Usage: npm run -s analyse -- FILE.json [options]
@@ -27,26 +26,16 @@ Faults of the file go to standard error with their place; exit status 2.`;
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      options: {
-        'surfaces-only': { type: 'boolean', default: false },
-        wake: { type: 'string', default: 'datum' },
-        grid: { type: 'string' },
-        example: { type: 'string' },
-        list: { type: 'boolean', default: false },
-        schema: { type: 'boolean', default: false },
-        'output-schema': { type: 'boolean', default: false },
-        units: { type: 'boolean', default: false },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
-  }
-}
+const OPTIONS = {
+  'surfaces-only': { type: 'boolean', default: false },
+  wake: { type: 'string', default: 'datum' },
+  grid: { type: 'string' },
+  example: { type: 'string' },
+  list: { type: 'boolean', default: false },
+  schema: { type: 'boolean', default: false },
+  'output-schema': { type: 'boolean', default: false },
+  units: { type: 'boolean', default: false },
+} as const;
 
 function readGrid(text: string | undefined) {
   if (text === undefined) return undefined;
@@ -58,19 +47,8 @@ function readGrid(text: string | undefined) {
   return { strips, chordwise };
 }
 
-function readFileOrRefuse(path: string): string {
-  try {
-    return readFileSync(path, 'utf8');
-  } catch (error) {
-    return refuse([
-      `${path}: cannot be read (${error instanceof Error ? error.message : String(error)}). Give the path of a design document.`,
-    ]);
-  }
-}
-
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
+  const { values, positionals } = readCommand(OPTIONS, HELP);
   if (values.list) return void process.stdout.write(`${DEMO_NAMES.join('\n')}\n`);
   if (values.schema) return print(designJsonSchema());
   if (values['output-schema']) return print(analysisJsonSchema());
@@ -82,14 +60,11 @@ function main(): void {
       return refuse([error instanceof Error ? error.message : String(error)]);
     }
   }
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) refuse(['Give one design document.', 'See --help.']);
   if (values.wake !== 'datum' && values.wake !== 'wind')
     refuse([`--wake=${values.wake}: only "datum" and "wind" are known.`]);
   const grid = readGrid(values.grid);
-  const read = readDesignText(readFileOrRefuse(file));
-  if (!read.ok) refuse([`${file} was not taken:`, ...read.issues.map(({ path, message }) => `  ${path}: ${message}`)]);
-  print(printAnalysis(analyse(read.design, { surfacesOnly: values['surfaces-only'], wake: values.wake, grid })));
+  const { design } = readOneDesign(positionals);
+  print(printAnalysis(analyse(design, { surfacesOnly: values['surfaces-only'], wake: values.wake, grid })));
 }
 
 main();

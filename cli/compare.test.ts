@@ -9,6 +9,7 @@ import { numbersOf } from '@/core/6-groups/solve';
 const [SWEEP, TOLERANCES] = ['dist/node/sweep.js', 'dist/node/tolerances.js'];
 const FILE = 'demo/lagoon-postman.json';
 const run = (...args: string[]) => spawnSync(process.execPath, args, { encoding: 'utf8' });
+const INCIDENCE = '/surfaces/wing/incidence';
 const refused = (...args: string[]) => {
   const { status, stderr, stdout } = run(...args);
   expect(status).toBe(2);
@@ -71,6 +72,18 @@ describe.runIf(existsSync(SWEEP))('a sweep on the command line', () => {
     );
     expect(two.outputs['reference.area'].map((row: number[]) => row.length)).toEqual([3, 3]);
     expect(two.inputs['/surfaces/wing/incidence']).toEqual([-1, 0.5, 2]);
+  });
+
+  test('ends below nought are numbers, with or without a sign of equality', () => {
+    const ask = (...ends: string[]) =>
+      run(SWEEP, FILE, '--field', INCIDENCE, ...ends, '--steps', '3', '--outputs', 'stall.speed');
+    const { stdout, stderr } = ask('--from', '-1.5', '--to', '-.5');
+    expect(stderr).toBe('');
+    expect(JSON.parse(stdout).inputs[INCIDENCE]).toEqual([-1.5, -1, -0.5]);
+    expect(ask('--from=-1.5', '--to=-.5').stdout).toBe(stdout);
+    expect(refused(SWEEP, FILE, '--field', INCIDENCE, '--from', '--to', '3', '--outputs', 'stall.speed')).toMatch(
+      /--from/,
+    );
   });
 
   test('what cannot be swept is refused with the place and the remedy', () => {

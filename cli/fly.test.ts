@@ -38,7 +38,7 @@ describe.runIf(existsSync(BUILT))('flights on the command line', () => {
 
   test('wind against it takes distance, gusts change that, and a hill has its own', () => {
     const distance = (...more: string[]) => flown('--speed', '12', '--height', '4', ...more).distance;
-    const [calm, windy, gusty] = [distance(), distance('--wind=-2'), distance('--wind=-2', '--gusts')];
+    const [calm, windy, gusty] = [distance(), distance('--wind', '-2'), distance('--wind=-2', '--gusts')];
     expect(windy).not.toBe(calm);
     expect(gusty).not.toBe(windy);
     const { status, stderr } = spawnSync(process.execPath, [BUILT, DESIGN, '--launch', 'hill', '--wind', '3'], {

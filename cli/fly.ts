@@ -1,9 +1,7 @@
 import '@/core/1-base/zodSetup';
-import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
 import { UnsteadyError } from '@/core/1-base/numeric/dormandPrince';
 import { radiansFromDegrees } from '@/core/1-base/units/convert';
-import { readDesignText } from '@/core/2-document/readDesign';
 import { numbersOf } from '@/core/6-groups/solve';
 import { evenWind } from '@/core/7-flight/air';
 import { fly } from '@/core/7-flight/fly';
@@ -12,8 +10,8 @@ import { flyingModel } from '@/core/7-flight/flyingModel';
 import { LAUNCHES, launchingOf } from '@/core/7-flight/launches';
 import { PILOTS } from '@/core/7-flight/pilots';
 import { thrustOf } from '@/core/7-flight/thrust';
-import { sentence } from '@/words/formatQuantity';
-import { numberOf, readOrRefuse, refuse } from './refuse';
+import { readCommand, readOneDesign } from './command';
+import { numberOf, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s fly -- FILE.json [options]
 
@@ -40,45 +38,29 @@ Beyond the stall the strips are estimates (±30 %), and drives that tilt have ne
 been compared with flights. Nothing here says that an aircraft is safe. Faults of the file go to standard error with their place;
 exit status 2.`;
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      allowNegative: true,
-      options: {
-        launch: { type: 'string', default: 'hand' },
-        speed: { type: 'string' },
-        begin: { type: 'string' },
-        path: { type: 'string' },
-        height: { type: 'string' },
-        wind: { type: 'string' },
-        gusts: { type: 'boolean', default: false },
-        pilot: { type: 'string', default: 'handsOff' },
-        throttle: { type: 'string' },
-        seconds: { type: 'string', default: '30' },
-        scale: { type: 'string', default: '1' },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
-  }
-}
+const OPTIONS = {
+  launch: { type: 'string', default: 'hand' },
+  speed: { type: 'string' },
+  begin: { type: 'string' },
+  path: { type: 'string' },
+  height: { type: 'string' },
+  wind: { type: 'string' },
+  gusts: { type: 'boolean', default: false },
+  pilot: { type: 'string', default: 'handsOff' },
+  throttle: { type: 'string' },
+  seconds: { type: 'string', default: '30' },
+  scale: { type: 'string', default: '1' },
+} as const;
 
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const { values, positionals } = readCommand(OPTIONS, HELP);
+  const { design, file } = readOneDesign(positionals);
   const kind = LAUNCHES.find((name) => name === values.launch);
   if (!kind) return refuse([`--launch ${values.launch}: give ${LAUNCHES.join(', ')}.`]);
   const pilot = PILOTS.find((name) => name === values.pilot);
   if (!pilot) return refuse([`--pilot ${values.pilot}: give ${PILOTS.join(', ')}.`]);
   const scale = numberOf('scale', values.scale, 0.05, 5);
   const seconds = numberOf('seconds', values.seconds, 0.1, 300);
-  const read = readDesignText(readOrRefuse(file));
-  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
-  const { design } = read;
   const throttle = values.throttle === undefined ? null : numberOf('throttle', values.throttle, 0, 1);
   if (throttle !== null && throttle > 0 && scale !== 1)
     return refuse(['--throttle with --scale: a scaled model flies without power. Leave one of them out.']);

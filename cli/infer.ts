@@ -1,13 +1,11 @@
 import '@/core/1-base/zodSetup';
-import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
-import { readDesignText } from '@/core/2-document/readDesign';
 import { correctionFor } from '@/core/7-flight/toss/correction';
 import { gliderOf } from '@/core/7-flight/toss/glider';
 import { infer, type Told } from '@/core/7-flight/toss/infer';
 import { nextTosses } from '@/core/7-flight/toss/nextToss';
-import { sentence } from '@/words/formatQuantity';
-import { readOrRefuse, refuse } from './refuse';
+import { readCommand, readOneDesign } from './command';
+import { refuse } from './refuse';
 
 const HELP = `Usage: npm run -s infer -- FILE.json [options]
 
@@ -27,32 +25,18 @@ another or the drawing by more than three standard deviations, values are null
 and contradictions name them. Nothing here says that an aircraft is safe.
 Faults of the file go to standard error with their place; exit status 2.`;
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      options: {
-        scale: { type: 'string' },
-        next: { type: 'boolean', default: false },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
-  }
-}
+const OPTIONS = {
+  scale: { type: 'string' },
+  next: { type: 'boolean', default: false },
+} as const;
 
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
-  const read = readDesignText(readOrRefuse(file));
-  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
-  const all = read.records.tosses;
+  const { values, positionals } = readCommand(OPTIONS, HELP);
+  const { file, design, records } = readOneDesign(positionals);
+  const all = records.tosses;
   const scale = values.scale === undefined ? (all.at(-1)?.scale ?? 1) : Number(values.scale);
   if (!(scale >= 0.01 && scale <= 10)) return refuse([`--scale ${values.scale}: give a number from 0.01 to 10.`]);
-  const glider = gliderOf(read.design, scale);
+  const glider = gliderOf(design, scale);
   if ('because' in glider) return refuse([`${file}: ${glider.because}`]);
   const tosses = all.filter((toss) => toss.scale === scale);
   const inferred = finish(infer(glider, tosses));

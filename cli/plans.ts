@@ -1,10 +1,8 @@
 import '@/core/1-base/zodSetup';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
 import { metresFromMillimetres, squareMetresFromSquareMillimetres } from '@/core/1-base/units/convert';
-import { readDesignText } from '@/core/2-document/readDesign';
 import { areaOfPart, boundsOfPart } from '@/core/3-shape/outline/partOutline';
 import { cutListOf } from '@/core/4-parts/cutList';
 import { costOf } from '@/core/4-parts/cost';
@@ -13,7 +11,8 @@ import { PLAN_FORMATS, type PlanFormat, planFiles } from '@/files/plans/planFile
 import { PAPERS } from '@/files/plans/planPdf';
 import { METRIC, sentence } from '@/words/formatQuantity';
 import { analyse } from '@/core/analyse';
-import { readOrRefuse, refuse } from './refuse';
+import { readCommand, readOneDesign } from './command';
+import { refuse } from './refuse';
 
 const HELP = `Usage: npm run -s plans -- FILE.json --out DIR [options]
 
@@ -28,30 +27,18 @@ files and prints one JSON object: SI units.
 
 Faults of the file go to standard error with their place; exit status 2.`;
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      options: {
-        out: { type: 'string' },
-        format: { type: 'string', default: 'all' },
-        paper: { type: 'string', default: 'a4' },
-        scale: { type: 'string', default: '1' },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
-  }
-}
+const OPTIONS = {
+  out: { type: 'string' },
+  format: { type: 'string', default: 'all' },
+  paper: { type: 'string', default: 'a4' },
+  scale: { type: 'string', default: '1' },
+} as const;
 
 const PAPER_NAMES = [...Object.keys(PAPERS), 'sheet'] as ('a4' | 'a3' | 'letter' | 'sheet')[];
 
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const { values, positionals } = readCommand(OPTIONS, HELP);
+  const { design, records } = readOneDesign(positionals);
   if (values.out === undefined) return refuse(['Say where the files go: --out DIR.']);
   const formats: readonly PlanFormat[] =
     values.format === 'all'
@@ -65,10 +52,7 @@ function main(): void {
   const scale = Number(values.scale);
   if (!(scale >= 0.02 && scale <= 5))
     return refuse([`--scale ${values.scale}: give a number from 0.02 to 5, such as 0.25.`]);
-  const read = readDesignText(readOrRefuse(file));
-  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
-  const { design } = read;
-  const list = cutListOf(design, { folds: read.records.trialFolds });
+  const list = cutListOf(design, { folds: records.trialFolds });
   const layout = finish(layOut(design, list, { ...USUAL_LAYOUT, scale }));
   const heading = { design: design.name, revision: '', date: '', scale };
   const files = planFiles(design, list, layout, {

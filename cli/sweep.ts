@@ -1,14 +1,13 @@
 import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import '@/core/1-base/zodSetup';
-import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
-import { readDesignText } from '@/core/2-document/readDesign';
 import type { Design } from '@/core/2-document/schema/design';
 import { holdingMargin, inputNamed } from '@/core/9-compare/linkedInputs';
 import { outputFault } from '@/core/9-compare/outputs';
 import { sweep, type Swept } from '@/core/9-compare/sweep';
 import { sentence } from '@/words/formatQuantity';
-import { numberOf, readOrRefuse, refuse } from './refuse';
+import { readCommand, readOneDesign } from './command';
+import { numberOf, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s sweep -- FILE.json --field /path --from A --to B --steps N --outputs a,b,c
 
@@ -34,33 +33,20 @@ const MOST_STEPS = 2001;
 const MOST_POINTS = 10_000;
 const FAR = 1e9;
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      options: {
-        field: { type: 'string' },
-        from: { type: 'string' },
-        to: { type: 'string' },
-        steps: { type: 'string', default: '11' },
-        field2: { type: 'string' },
-        from2: { type: 'string' },
-        to2: { type: 'string' },
-        steps2: { type: 'string', default: '11' },
-        slides: { type: 'string' },
-        outputs: { type: 'string' },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([
-      error instanceof Error ? error.message : String(error),
-      'Ends below nought are given as --from=-3. See --help.',
-    ]);
-  }
-}
+const OPTIONS = {
+  field: { type: 'string' },
+  from: { type: 'string' },
+  to: { type: 'string' },
+  steps: { type: 'string', default: '11' },
+  field2: { type: 'string' },
+  from2: { type: 'string' },
+  to2: { type: 'string' },
+  steps2: { type: 'string', default: '11' },
+  slides: { type: 'string' },
+  outputs: { type: 'string' },
+} as const;
 
-type Values = ReturnType<typeof readArguments>['values'];
+type Values = ReturnType<typeof readCommand<typeof OPTIONS>>['values'];
 
 /** One input and its values, or the end. */
 function sweptOf(design: Design, values: Values, place: '' | '2'): Swept {
@@ -81,12 +67,8 @@ function sweptOf(design: Design, values: Values, place: '' | '2'): Swept {
 }
 
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
-  const read = readDesignText(readOrRefuse(file));
-  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
+  const { values, positionals } = readCommand(OPTIONS, HELP);
+  const read = readOneDesign(positionals);
   const names = (values.outputs ?? '')
     .split(',')
     .map((name) => name.trim())

@@ -1,10 +1,8 @@
 import '@/core/1-base/zodSetup';
-import { parseArgs } from 'node:util';
 import { finish } from '@/core/1-base/steps';
-import { readDesignText } from '@/core/2-document/readDesign';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
-import { sentence } from '@/words/formatQuantity';
-import { numberOf, readOrRefuse, refuse } from './refuse';
+import { readCommand, readOneDesign } from './command';
+import { numberOf, refuse } from './refuse';
 
 const HELP = `Usage: npm run -s tolerances -- FILE.json [options]
 
@@ -31,20 +29,10 @@ failed: draws in which nothing holds the nose. Errors of building and
 of the sections alone: no wind, no pilot. Nothing here says that an aircraft is safe.
 Faults of the file go to standard error with their place; exit status 2.`;
 
-function readArguments() {
-  try {
-    return parseArgs({
-      allowPositionals: true,
-      options: {
-        draws: { type: 'string', default: '1024' },
-        seed: { type: 'string', default: '1' },
-        help: { type: 'boolean', default: false },
-      },
-    });
-  } catch (error) {
-    return refuse([error instanceof Error ? error.message : String(error), 'See --help.']);
-  }
-}
+const OPTIONS = {
+  draws: { type: 'string', default: '1024' },
+  seed: { type: 'string', default: '1' },
+} as const;
 
 /** A whole number between limits, or the end. */
 function wholeOf(name: string, text: string, least: number, most: number): number {
@@ -53,16 +41,12 @@ function wholeOf(name: string, text: string, least: number, most: number): numbe
 }
 
 function main(): void {
-  const { values, positionals } = readArguments();
-  if (values.help) return void process.stdout.write(`${HELP}\n`);
-  const [file, ...others] = positionals;
-  if (file === undefined || others.length > 0) return refuse(['Give one design document. See --help.']);
+  const { values, positionals } = readCommand(OPTIONS, HELP);
+  const read = readOneDesign(positionals);
   const draws = wholeOf('draws', values.draws, 16, 100_000);
   const seed = wholeOf('seed', values.seed, 0, 0x7fffffff);
-  const read = readDesignText(readOrRefuse(file));
-  if (!read.ok) return refuse(read.issues.map(({ path, message }) => `${path}: ${sentence(message)}`));
   const told = finish(tolerate(read.design, { draws, seed, readings: read.records.benchReadings }));
-  if (!told.ok) return refuse([`${file}: ${told.because}`]);
+  if (!told.ok) return refuse([`${read.file}: ${told.because}`]);
   const { failed, outputs, chances, reasons, tolerances } = told;
   const entries = Object.entries(outputs);
   const result = {

@@ -6,7 +6,7 @@ import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
 import { areaOf, boundsOf, circle, type Path, type Point, openLine, polygon } from '@/core/3-shape/outline/path';
 import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { type BlockPiece, CARD, type CutPart } from '../part';
-import { anticlockwise, cutOut, grown, type Region, spanAt } from '../polygons';
+import { anticlockwise, cutOut, grown, type Region, spanAt, straightened } from '../polygons';
 import { flatSeat, type Seat } from '../seat';
 import { axesAt } from './surfaceSeat';
 import { edgesAt, nameOfSurface, sidesOf } from './panels';
@@ -129,7 +129,7 @@ export function closingRibs(surface: Surface): CutPart[] {
   return [0, last].flatMap((index): CutPart[] => {
     const { section, chord, distanceFromRoot } = stations[index]!;
     if (section.kind !== 'foldedOverSpar') return [];
-    const [inside] = grown(sectionOutline(section, chord).edge, -section.boardThickness).toSorted(
+    const [inside] = grown(straightened(sectionOutline(section, chord).edge), -section.boardThickness).toSorted(
       (a, b) => areaOf(b) - areaOf(a),
     );
     const bounds = inside && boundsOf([inside]);

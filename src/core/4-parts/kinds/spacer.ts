@@ -7,7 +7,7 @@ import type { PartLine } from '@/core/3-shape/outline/partOutline';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { foldedSpar } from '@/core/3-shape/section/foldedSpar';
 import type { CutPart } from '../part';
-import { anticlockwise, common, grown } from '../polygons';
+import { anticlockwise, common, grown, straightened } from '../polygons';
 import { nameOfSurface, sidesOf } from './panels';
 import { LEAST_ROOM, MOST_RIBS, rodsAt, seatAt, withRods } from './rib';
 import { controlsOn, type Laid, placeOn } from './skinHinges';
@@ -49,7 +49,8 @@ function spacersOf(surface: Surface, panel: number): Spacer[] {
     const hinges = controls.filter(({ inner, outer }) => distance >= inner && distance <= outer);
     const rear = Math.min(chord, ...hinges.map(({ hinge }) => hinge(distance) * chord - CLEAR));
     if (rear - front < LEAST_ROOM) return [];
-    const [inside] = grown(between([root, a.chord], [tip, b.chord], share), -mixed((fold) => fold.boardThickness));
+    const contour = straightened(between([root, a.chord], [tip, b.chord], share));
+    const [inside] = grown(contour, -mixed((fold) => fold.boardThickness));
     const [edge] = inside ? common(inside, rectangle(front, -chord, rear, chord)) : [];
     const bounds = edge && boundsOf([edge]);
     if (!edge || !bounds || bounds.top - bounds.bottom < LEAST_ROOM) return [];
