@@ -112,7 +112,7 @@ function main(): void {
     reasons: told.flatMap(({ at, outputs }) =>
       names.flatMap((output) => {
         const one = outputs.get(output)!;
-        return one.value === null ? [{ at, output, because: one.because }] : [];
+        return one.value === null ? [{ at, output, because: sentence(one.because) }] : [];
       }),
     ),
   };

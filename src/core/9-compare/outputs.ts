@@ -1,4 +1,5 @@
 import { closest, distance } from 'fastest-levenshtein';
+import type { Words } from '@/core/1-base/words/phrase';
 import type { Design } from '@/core/2-document/schema/design';
 import { tableOfUnits } from '@/core/6-groups/describe';
 import type { Numbers } from '@/core/6-groups/page';
@@ -13,7 +14,7 @@ const COUNTS = ['findings.count', 'findings.stops', 'findings.cautions'] as cons
 const SEVERITIES = { 'findings.stops': 'stop', 'findings.cautions': 'caution' } as const;
 
 /** A number, or why there is none. */
-export type OutputValue = { readonly value: number } | { readonly value: null; readonly because: string };
+export type OutputValue = { readonly value: number } | { readonly value: null; readonly because: Words };
 
 const isCount = (name: string): name is (typeof COUNTS)[number] => (COUNTS as readonly string[]).includes(name);
 
@@ -49,9 +50,8 @@ function outputIn(numbers: Numbers, design: Design, name: OutputName): OutputVal
     value = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined;
   if (typeof value === 'number') return { value };
   if (typeof value === 'boolean') return { value: Number(value) };
-  const reasons = (whole as { readonly reasons?: Record<string, unknown> } | null)?.reasons;
-  const reason = reasons?.[keys[0] ?? ''];
-  return { value: null, because: typeof reason === 'string' ? reason : 'There is none in this design.' };
+  const { reasons = {} } = (whole ?? {}) as { readonly reasons?: Readonly<Record<string, Words>> };
+  return { value: null, because: reasons[keys[0] ?? ''] ?? 'There is none in this design.' };
 }
 
 /** Several numbers of one design. */

@@ -1,7 +1,8 @@
 import { valuesBetween } from '@/core/1-base/numeric/valuesBetween';
 import { describe, expect, test } from 'vitest';
 import { demoDesign } from '#/demo';
-import { expectWithin } from '#/tests/matchers';
+import { expectWithin, said } from '#/tests/matchers';
+import type { Words } from '@/core/1-base/words/phrase';
 import { finish } from '@/core/1-base/steps';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { analyse } from '@/core/analyse';
@@ -76,6 +77,16 @@ describe('a sweep', () => {
       value: null,
       because: expect.stringMatching(/.{10}/),
     });
+  });
+
+  test('the reason is that of the analysis, with the numbers in it', () => {
+    const input = inputOf('/conditions/cruiseSpeed');
+    const [point] = finish(sweep(design, [{ input, values: [60] }], ['strength.rollKept']));
+    const { value, because } = point!.outputs.get('strength.rollKept') as { value: null; because: Words };
+    expect(value).toBeNull();
+    const fast = withFields(design, [{ field: '/conditions/cruiseSpeed', value: 60 }]);
+    expect(because).toEqual(numbersOf(fast).strength.reasons['rollKept']);
+    expect(said(because)).toMatch(/^From \d[\d.]* m\/s on the air turns Wing further than it holds/);
   });
 
   test('both ends are among its values', () => {

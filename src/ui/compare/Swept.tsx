@@ -9,6 +9,7 @@ import { formatField } from '@/words/formatQuantity';
 import type Chart from '../charts/Chart';
 import type MapChart from '../charts/MapChart';
 import { axisOf, documentAxis } from '../sheet/unitAxes';
+import { Say } from '../numbers/Say';
 import { Button } from '../shell/buttons';
 import { late } from '../shell/Late';
 import { DEMAND_WORDS, drawnInput, outputText, SWEPT_OUTPUTS, unitOfInput, varied } from './compareWords';
@@ -40,7 +41,7 @@ export function Swept({ of, asked, result, isOlder }: SweptProps) {
       {isOlder && <p className="text-label text-faint">Swept before the last change: sweep it again.</p>}
       {first && first.value === null && (
         <p className="text-label text-faint">
-          {missing.length} of {result.places.length} places have none: {first.because}
+          {missing.length} of {result.places.length} places have none: <Say words={first.because} />
         </p>
       )}
       {asked.inputs.length > 1 ? (
