@@ -20,7 +20,7 @@ import { createLanes } from '@/workers/lanes';
 
 const database = openDatabase();
 const designs = designStore(database);
-const jobs = createLanes({ onRestart: (text) => toast(text) });
+const jobs = createLanes({ onRestart: (text) => toast(text), isAwaited: location.pathname.startsWith('/design/') });
 const session = makeStore({ designs, jobs, tell: (text) => toast(text, { duration: 20_000, closeButton: true }) });
 
 // A newer Inclinar in another tab must be able to change the storage: this one lets go of it and says so.

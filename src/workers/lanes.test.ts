@@ -14,7 +14,7 @@ interface Asked {
 }
 
 /** Workers whose answers the test gives by hand. */
-function bench(pool = 1, silence?: number) {
+function bench(pool = 1, silence?: number, isAwaited?: boolean) {
   const asked: Asked[] = [];
   const cancelled: number[] = [];
   const workers: { die: () => void; ended: boolean }[] = [];
@@ -33,7 +33,7 @@ function bench(pool = 1, silence?: number) {
   };
   const restarts: string[] = [];
   const onRestart = (text: string) => restarts.push(text);
-  return { lanes: createLanes({ pool, start, onRestart, silence }), asked, cancelled, workers, restarts };
+  return { lanes: createLanes({ pool, start, onRestart, silence, isAwaited }), asked, cancelled, workers, restarts };
 }
 
 const named = (name: string) => ({ design: { ...designOf([]), name } });
@@ -42,6 +42,15 @@ const tick = () => new Promise((resolve) => setTimeout(resolve, 0));
 const labels = (asked: readonly Asked[]) => asked.map(({ label }) => label);
 
 describe('the live lane', () => {
+  test('begins to load its worker at once where numbers are awaited, else when they are asked for', () => {
+    const [early, late] = [bench(1, undefined, true), bench()];
+    expect([early.workers.length, late.workers.length]).toEqual([1, 0]);
+    for (const { lanes, asked, workers } of [early, late]) {
+      void lanes.live(named('first'));
+      expect([workers.length, asked[0]!.worker]).toEqual([1, 0]);
+    }
+  });
+
   test('one is at work, the newest waits, those between are superseded', async () => {
     const { lanes, asked } = bench();
     const [first, second, third] = ['first', 'second', 'third'].map((name) => lanes.live(named(name)));

@@ -32,6 +32,8 @@ export interface LaneOptions {
   readonly onRestart?: (text: string) => void;
   /** Longest silence of a worker at work [ms]. */
   readonly silence?: number;
+  /** Whether numbers will be asked for at once: their worker loads beside the page then, not after it. */
+  readonly isAwaited?: boolean;
 }
 
 /** No analysis takes so long, and longer jobs give signs of life in between [ms]. */
@@ -60,6 +62,7 @@ export function createLanes({
   start = startWorker,
   onRestart,
   silence = SILENCE,
+  isAwaited = false,
 }: LaneOptions = {}): JobClient {
   const live: Seat = { worker: null, jobs: new Map() };
   const seats = Array.from({ length: pool }, (): Seat => ({ worker: null, jobs: new Map() }));
@@ -177,6 +180,7 @@ export function createLanes({
       next();
     });
 
+  if (isAwaited) workerOf(live);
   return {
     pool,
     live: (input) => {
