@@ -23,7 +23,7 @@ the document (mm, g, °, m/s), outputs in SI units and radians.
   --field2, --from2, --to2, --steps2
                      a second one: outputs are then a row for each value of the first
   --slides ID        slides that item in its bay so that the static margin stays as drawn
-  --outputs LIST     names such as pitch.staticMargin,stall.speed,findings.cautions
+  --outputs LIST     names such as pitch.staticMargin,stall.speed,findings.cautions,cost.estimate
   --help             this text
 
 Where there is no number it is null, and "reasons" says why at that place. What

@@ -8,6 +8,7 @@ import {
   type CompareWork,
   compareWentOn,
   DRAWN,
+  outputsTold,
   type SearchAsked,
   searchTold,
   type SweepAsked,
@@ -66,6 +67,15 @@ export const sweepInputs =
       outputs,
     }));
     return dispatch(doingParts('sweep', parts, (results) => sweepTold({ of: design, asked, result: allOf(results) })));
+  };
+
+/** Asks once what of the analysis may be looked at. */
+export const learnOutputs =
+  (): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { jobs }) => {
+    if (getState().compare.outputs.length > 0) return;
+    const outcome = await jobs.ask('outputTable', {}, { lane: 'preview', slot: 'outputs' });
+    if (outcome.kind === 'done') dispatch(outputsTold(outcome.output));
   };
 
 /** Parts of a sweep one after the other; where one could not be, that. */

@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Progress } from '@/core/1-base/steps';
 import type { Design } from '@/core/2-document/schema/design';
+import type { OutputRow } from '@/core/9-compare/outputs';
 import type { SearchTold } from '@/core/9-compare/search/search';
 import type { Variant } from '@/core/9-compare/variants/variant';
 import type { InputRange, SearchInput, SweepTold, TolerancesTold } from '@/workers/contract';
@@ -48,6 +49,8 @@ export interface CompareState {
   readonly searched: { readonly of: Design; readonly asked: SearchAsked; readonly result: SearchTold } | null;
   readonly variants: readonly VariantBeside[];
   readonly failure: string | null;
+  /** Every number that a sweep may look at; none before it is asked for. */
+  readonly outputs: readonly OutputRow[];
   /** Counts the requests of each kind, so that a late answer of an older one is not shown. */
   readonly runs: Readonly<Record<CompareWork, number>>;
 }
@@ -61,6 +64,7 @@ const initialState: CompareState = {
   searched: null,
   variants: [],
   failure: null,
+  outputs: [],
   runs: { tolerances: 0, sweep: 0, search: 0 },
 };
 
@@ -100,6 +104,7 @@ export const compareSlice = createSlice({
       state.swept === null
         ? state
         : { ...state, swept: { ...state.swept, asked: { ...state.swept.asked, output: payload } } },
+    outputsTold: (state, { payload }: PayloadAction<readonly OutputRow[]>) => ({ ...state, outputs: payload }),
     placePicked: (state, { payload }: PayloadAction<number | null>) => ({ ...state, picked: payload }),
     searchTold: (state, { payload }: PayloadAction<NonNullable<CompareState['searched']>>) => ({
       ...state,
@@ -142,6 +147,7 @@ export const {
   tolerancesTold,
   sweepTold,
   sweepShown,
+  outputsTold,
   placePicked,
   searchTold,
   variantSet,

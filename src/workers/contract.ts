@@ -19,7 +19,7 @@ import type { Finding } from '@/core/7-verdict/finding';
 import type { GateVerdict } from '@/core/8-bench/judgeGate';
 import type { CutTarget, CutTold } from '@/core/8-field/cutBack';
 import type { Diagnosis } from '@/core/8-field/diagnose';
-import type { OutputValue } from '@/core/9-compare/outputs';
+import type { OutputRow, OutputValue } from '@/core/9-compare/outputs';
 import type { Goal } from '@/core/9-compare/search/goal';
 import type { SearchTold } from '@/core/9-compare/search/search';
 import type { Tolerated, ToleranceOptions } from '@/core/9-compare/tolerances/tolerances';
@@ -65,6 +65,8 @@ export interface Jobs {
   };
   /** One or two inputs from one end to the other, and what comes out. */
   sweep: { input: SweepInput; output: SweepTold };
+  /** What of the analysis a sweep may look at. */
+  outputTable: { input: Readonly<Record<string, never>>; output: readonly OutputRow[] };
   /** A design with some inputs set, at one place of a sweep. */
   vary: { input: VaryInput; output: Varied };
   /** What one of several designs comes to. */

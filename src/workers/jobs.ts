@@ -18,6 +18,7 @@ import { lessonOfWeights, lessonsOf } from '@/core/8-field/learn';
 import { lessonsOfBench } from '@/core/8-field/learnBench';
 import { nextChange } from '@/core/8-field/nextChange';
 import { numbersOf } from '@/core/6-groups/solve';
+import { outputTable } from '@/core/9-compare/outputs';
 import { sweep, type Swept } from '@/core/9-compare/sweep';
 import { tolerate } from '@/core/9-compare/tolerances/tolerances';
 import { boardChoice, rodChoice } from '@/core/9-compare/search/choices';
@@ -136,8 +137,13 @@ export const WORK: Workers = {
       const isLast = slides !== null && index === inputs.length - 1;
       swept.push({ input: isLast ? holdingMargin(design, named.input, slides) : named.input, values });
     }
-    const points = yield* sweep(design, swept, outputs);
+    // What is found hangs on all numbers: each of them is known then.
+    const all = [...new Set([...outputs, ...outputTable().map(({ name }) => name)])];
+    const points = yield* sweep(design, swept, all);
     return { ok: true, places: points.map(({ at, outputs: found }) => ({ at, outputs: Object.fromEntries(found) })) };
+  },
+  *outputTable() {
+    return outputTable();
   },
   *vary({ design, inputs, slides }) {
     let varied: OutputOf<'vary'> = { ok: true, design };

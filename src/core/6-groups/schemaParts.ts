@@ -6,6 +6,9 @@ function within(schema: z.ZodType): z.ZodType {
   return schema instanceof z.ZodNullable ? (schema.unwrap() as z.ZodType) : schema;
 }
 
+/** True for the three numbers of a point or a direction. */
+export const isPoint = (schema: z.ZodType): boolean => within(schema) instanceof z.ZodTuple;
+
 export const meaningOf = (schema: z.ZodType): Meaning & { readonly isSentence?: boolean } =>
   (schema.meta() ?? within(schema).meta() ?? {}) as Meaning & { isSentence?: boolean };
 

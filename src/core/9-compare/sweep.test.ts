@@ -5,9 +5,10 @@ import { expectWithin, said } from '#/tests/matchers';
 import type { Words } from '@/core/1-base/words/phrase';
 import { finish } from '@/core/1-base/steps';
 import { withFields } from '@/core/2-document/edit/withFields';
+import type { Design } from '@/core/2-document/schema/design';
 import { analyse } from '@/core/analyse';
 import { numbersOf } from '@/core/6-groups/solve';
-import { outputFault, outputNames } from './outputs';
+import { outputFault, outputNames, outputTable } from './outputs';
 import { sweep } from './sweep';
 import { variedField } from './variedInput';
 
@@ -19,6 +20,64 @@ const inputOf = (path: string) => {
 };
 const wing = design.surfaces[0]!;
 const CHORD = `/surfaces/${wing.id}/stations/0/chord`;
+
+describe('what can be looked at', () => {
+  const told = finish(
+    sweep(
+      design,
+      [{ input: inputOf(CHORD), values: [200] }],
+      outputTable().map(({ name }) => name),
+    ),
+  );
+
+  test('is a number of this design at each of its names, or why there is none', () => {
+    const numbers = numbersOf(withFields(design, [{ field: CHORD, value: 200 }]));
+    const { outputs } = told[0]!;
+    expect(outputs.size).toBeGreaterThan(150);
+    for (const [name, one] of outputs) {
+      if (one.value !== null) continue;
+      // A design without shared throws has that group not at all.
+      const isWhole = numbers[name.split('.')[0] as keyof typeof numbers] === null;
+      expect(said(one.because) === 'There is none in this design.', name).toBe(isWhole);
+    }
+    expect(outputs.get('mass.inertia.yy')!.value).toBe(numbers.mass.inertia!.yy);
+    expect(outputs.get('mass.cg.2')!.value).toBe(numbers.mass.cg![2]);
+    expect(outputs.get('strength.diveSpeed')!.value).toBe(numbers.strength.diveSpeed);
+  });
+
+  test('is called by its group, its meaning and what holds it; bands are no numbers of their own', () => {
+    const named = (wanted: string) => outputTable().find(({ name }) => name === wanted)!;
+    expect(named('mass.cg.0')).toMatchObject({ group: 'Weights', unit: 'length' });
+    expect(named('mass.cg.0').words).toMatch(/, aft$/);
+    expect(named('mass.inertia.yy').words).toBe('Inertia: About the pitch axis');
+    for (const { name, words } of outputTable()) {
+      expect(words, name).not.toMatch(/^$|\[|: $/);
+      expect(name).not.toMatch(/^bands\./);
+      expect(outputFault(name), name).toBeNull();
+    }
+  });
+
+  test('costs are those of boards and rods, where prices are known', () => {
+    const costOf = (of: Design) =>
+      finish(sweep(of, [{ input: inputOf(CHORD), values: [200, 260] }], ['cost.estimate'])).map(({ outputs }) =>
+        outputs.get('cost.estimate')!,
+      );
+    const priced = {
+      ...design,
+      materials: design.materials.map((one) => ({ ...one, price: 6, sheetLength: 1000, sheetWidth: 700 })),
+      prices: { rod: 3 },
+    };
+    const [small, large] = costOf(priced);
+    expect(large!.value!).toBeGreaterThan(small!.value!);
+    const dearer = { ...priced, materials: priced.materials.map((one) => ({ ...one, price: 12 })), prices: { rod: 6 } };
+    expectWithin(costOf(dearer)[0]!.value!, 2 * small!.value!, 1e-12);
+    const unpriced = { ...design, materials: design.materials.map((one) => ({ ...one, price: undefined })) };
+    expect(costOf(unpriced)[0]).toEqual({
+      value: null,
+      because: expect.stringMatching(/type what sheets and rods cost/),
+    });
+  });
+});
 
 describe('a sweep', () => {
   test('is the analysis at each of its values', () => {

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import createPlotlyComponent from 'react-plotly.js/factory';
 import { decimal } from '@/words/formatQuantity';
 import { HiddenTable } from '../sheet/HiddenTable';
+import { fittedRange } from './fittedRange';
 import { BALANCE, GRID, INK, SIX_LOOKS, STOP } from './looks';
 
 const Plot = createPlotlyComponent(Plotly);
@@ -68,14 +69,15 @@ export default function Chart({ caption, lines, x, y, isFitted = false, onPick }
       font: { family: 'IBM Plex Sans Condensed, sans-serif', size: 12, color: INK },
       xaxis: { title: { text: x, standoff: 4 }, zeroline: false, gridcolor: GRID },
       yaxis: {
-        rangemode: isFitted ? ('normal' as const) : ('tozero' as const),
+        ...(isFitted ? { range: fittedRange(JSON.parse(drawn) as ChartLine[]) } : { rangemode: 'tozero' as const }),
+        automargin: isFitted,
         gridcolor: GRID,
         ...(y ? { title: { text: y, standoff: 4 } } : {}),
       },
       showlegend: true,
       legend: { orientation: 'h' as const, yref: 'container' as const, y: 0, yanchor: 'bottom' as const, x: 0 },
     }),
-    [names, x, y, isFitted],
+    [names, x, y, isFitted, drawn],
   );
   // The plot keeps the handler of when it was drawn: it asks for the newest.
   const picked = useRef(onPick);

@@ -13,8 +13,11 @@ export const kindOfInput = (name: string): QuantityKind => KINDS[unitOfInput(nam
 export function usualRange(design: Design, name: string): InputRange {
   const now = drawnInput(design, name) ?? 0;
   if (name.startsWith('tips/')) return { name, from: 70, to: 100 };
-  const room = Math.max(2, Math.abs(now) / 5);
-  return { name, from: Math.round(now - room), to: Math.round(now + room) };
+  // A share of something has less room than lengths and angles.
+  const isShare = unitOfInput(name) === '' && Math.abs(now) < 2;
+  const room = isShare ? Math.abs(now) / 5 || 0.1 : Math.max(2, Math.abs(now) / 5);
+  const rounded = (value: number) => Number(value.toFixed(isShare ? 3 : 0));
+  return { name, from: rounded(now - room), to: rounded(now + room) };
 }
 
 interface RangeFieldsProps {

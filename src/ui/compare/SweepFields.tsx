@@ -1,28 +1,56 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { limitsOf } from '@/core/9-compare/limits';
-import { sweepInputs } from '@/store/compare';
+import type { OutputRow } from '@/core/9-compare/outputs';
+import { learnOutputs, sweepInputs } from '@/store/compare';
 import { sweepShown } from '@/store/compareSlice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import type { InputRange } from '@/workers/contract';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
-import { slidingItems, SWEPT_OUTPUTS, variedInputs } from './compareWords';
+import {
+  drawnInput,
+  isUsualOutput,
+  otherInputs,
+  slidingItems,
+  SWEPT_OUTPUTS,
+  varied,
+  variedInputs,
+} from './compareWords';
+import { OneOfMany, type OptionGroup } from './OneOfMany';
 import { RangeFields, usualRange } from './RangeFields';
 import { Works } from './Works';
 
 const NONE = '';
 
+/** Numbers of the analysis beside the usual ones, by what they are about. */
+function groupsOf(table: readonly OutputRow[]): OptionGroup[] {
+  const others = table.filter(({ name }) => !isUsualOutput(name));
+  return [...new Set(others.map(({ group }) => group))].map((name) => ({
+    name,
+    values: others.filter(({ group }) => group === name).map((row) => row.name),
+    wordsOf: (key) => table.find((row) => row.name === key)?.words ?? key,
+  }));
+}
+
+/** The same without one of them. */
+const without = (groups: readonly OptionGroup[], value: string): OptionGroup[] =>
+  groups
+    .map((group) => ({ ...group, values: group.values.filter((one) => one !== value) }))
+    .filter(({ values }) => values.length > 0);
+
 /** One number or two, from one end to the other. */
 export function SweepFields({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const inputs = variedInputs(design);
+  useEffect(() => void dispatch(learnOutputs()), [dispatch]);
   const [chosen, setChosen] = useState<readonly string[]>(inputs.slice(0, 1).map(([name]) => name));
   const [typed, setTyped] = useState<readonly InputRange[]>([]);
   const shown = useAppSelector((state) => state.compare.swept?.asked.output);
   const [output, setOutput] = useState(shown ?? SWEPT_OUTPUTS[0]![0]);
   const [slides, setSlides] = useState(NONE);
-  const known = chosen.filter((name) => inputs.some(([one]) => one === name));
+  const table = useAppSelector((state) => state.compare.outputs);
+  const known = chosen.filter((name) => drawnInput(design, name) !== undefined);
   if (inputs.length === 0 || known.length === 0)
     return (
       <Section title="What a number does">
@@ -32,6 +60,11 @@ export function SweepFields({ design }: { readonly design: Design }) {
   const rangeOf = (name: string) => typed.find((range) => range.name === name) ?? usualRange(design, name);
   const change = (range: InputRange) => setTyped([...typed.filter(({ name }) => name !== range.name), range]);
   const [first, second] = known;
+  const others = otherInputs(design).map(({ part, paths }): OptionGroup => ({
+    name: part,
+    values: paths,
+    wordsOf: (path) => varied(design, path),
+  }));
   const items = slidingItems(design);
   const start = () => {
     const asked = { inputs: known.map(rangeOf), slides: slides === NONE ? null : slides, output };
@@ -41,19 +74,19 @@ export function SweepFields({ design }: { readonly design: Design }) {
   return (
     <Section title="What a number does">
       <div className="grid grid-cols-2 gap-x-1.5 gap-y-1">
-        <SelectField
-          className="col-span-2"
+        <OneOfMany
           label="Goes through"
           value={first!}
-          options={inputs}
+          usual={inputs}
+          groups={others}
           onChange={(name) => setChosen([name, ...known.slice(1).filter((other) => other !== name)])}
         />
         <RangeFields range={rangeOf(first!)} onChange={change} />
-        <SelectField
-          className="col-span-2"
+        <OneOfMany
           label="and, for a map"
           value={second ?? NONE}
-          options={[[NONE, 'nothing else'], ...inputs.filter(([name]) => name !== first)]}
+          usual={[[NONE, 'nothing else'], ...inputs.filter(([name]) => name !== first)]}
+          groups={without(others, first!)}
           onChange={(name) => setChosen(name === NONE ? [first!] : [first!, name])}
         />
         {second !== undefined && <RangeFields of="Second: " range={rangeOf(second)} onChange={change} />}
@@ -66,11 +99,11 @@ export function SweepFields({ design }: { readonly design: Design }) {
             onChange={setSlides}
           />
         )}
-        <SelectField
-          className="col-span-2"
+        <OneOfMany
           label="Shows"
           value={output}
-          options={SWEPT_OUTPUTS.map(([name, words]) => [name, words] as const)}
+          usual={SWEPT_OUTPUTS.map(([name, words]) => [name, words] as const)}
+          groups={groupsOf(table)}
           onChange={(name) => {
             setOutput(name);
             dispatch(sweepShown(name));

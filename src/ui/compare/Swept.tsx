@@ -7,12 +7,22 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import type { SweptPlace } from '@/workers/contract';
 import { formatField } from '@/words/formatQuantity';
 import type Chart from '../charts/Chart';
+import { fittedRange } from '../charts/fittedRange';
 import type MapChart from '../charts/MapChart';
 import { axisOf, documentAxis } from '../sheet/unitAxes';
 import { Say } from '../numbers/Say';
 import { Button } from '../shell/buttons';
 import { late } from '../shell/Late';
-import { DEMAND_WORDS, drawnInput, outputText, SWEPT_OUTPUTS, unitOfInput, varied } from './compareWords';
+import {
+  DEMAND_WORDS,
+  drawnInput,
+  isUsualOutput,
+  outputText,
+  outputWords,
+  SWEPT_OUTPUTS,
+  unitOfInput,
+  varied,
+} from './compareWords';
 import { nameOfRevision, takenOver } from './takenOver';
 
 const meanwhile = <p className="text-faint">Drawing…</p>;
@@ -63,13 +73,16 @@ interface PlacesProps {
 /** How what is swept is called and shown. */
 function useSwept(of: Design, asked: SweptProps['asked']) {
   const units = useAppSelector((state) => state.settings.units);
-  const [, words = asked.output, unit = 'ratio'] = SWEPT_OUTPUTS.find(([name]) => name === asked.output) ?? [];
+  const table = useAppSelector((state) => state.compare.outputs);
+  const [words, unit] = outputWords(asked.output, table);
   const up = axisOf(unit, units);
   return {
     units,
     words,
+    unit,
     up,
-    title: up.unit === '' ? words : `${words} (${up.unit})`,
+    // The heading says it whole: along an axis there is room for what is usual.
+    title: isUsualOutput(asked.output) ? (up.unit === '' ? words : `${words} (${up.unit})`) : up.unit,
     names: asked.inputs.map(({ name }) => varied(of, name)),
     along: asked.inputs.map(({ name }) => {
       const axis = documentAxis(unitOfInput(name), units);
@@ -110,7 +123,7 @@ function SweptCurve({ of, asked, places }: PlacesProps) {
   const upright = (name: string, x: number, look: 'dotted' | 'dashed') => ({
     name,
     x: [x, x],
-    y: [Math.min(...ups), Math.max(...ups)],
+    y: [...fittedRange([{ y: ups }])],
     look,
   });
   const isWithin = now !== undefined && axis!.to(now) >= Math.min(...xs) && axis!.to(now) <= Math.max(...xs);
@@ -197,7 +210,10 @@ function SweptMap({ of, asked, places }: PlacesProps) {
 function Picked({ of, asked, places }: PlacesProps) {
   const dispatch = useAppDispatch();
   const picked = useAppSelector((state) => state.compare.picked);
-  const { units, names } = useSwept(of, asked);
+  const { units, names, words: shown, unit: shownUnit } = useSwept(of, asked);
+  const rows = isUsualOutput(asked.output)
+    ? SWEPT_OUTPUTS
+    : [[asked.output, shown, shownUnit] as const, ...SWEPT_OUTPUTS];
   const place = picked === null ? undefined : places[picked];
   const inWords = (at: readonly number[]) =>
     at
@@ -225,15 +241,17 @@ function Picked({ of, asked, places }: PlacesProps) {
         <>
           <p className="text-read">{inWords(place.at)}:</p>
           <dl className="grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-x-4 text-read">
-            {SWEPT_OUTPUTS.filter(([name]) => place.outputs[name]).map(([name, words, unit]) => {
-              const { value } = place.outputs[name]!;
-              return (
-                <div key={name} className="flex justify-between gap-2 border-b border-soft py-0.5">
-                  <dt>{words}</dt>
-                  <dd className="text-right">{value === null ? '–' : outputText(name, value, { unit, units })}</dd>
-                </div>
-              );
-            })}
+            {rows
+              .filter(([name]) => place.outputs[name])
+              .map(([name, words, unit]) => {
+                const { value } = place.outputs[name]!;
+                return (
+                  <div key={name} className="flex justify-between gap-2 border-b border-soft py-0.5">
+                    <dt>{words}</dt>
+                    <dd className="text-right">{value === null ? '–' : outputText(name, value, { unit, units })}</dd>
+                  </div>
+                );
+              })}
           </dl>
           <Button onClick={() => void take()}>Take it over as a revision</Button>
         </>

@@ -123,6 +123,35 @@ test('one number goes from one end to the other; the design stays as it is until
   expect(await screen.findByText(/must lie between/)).toBeTruthy();
 }, 60_000);
 
+test('any number of the design goes through its range, and any number of the analysis is looked at', async () => {
+  const { hand } = await stage();
+  await hand.click(screen.getByRole('radio', { name: 'One number' }));
+  await choose(hand, 'Goes through', 'another number…');
+  await choose(hand, 'Goes through: of what', 'Conditions');
+  await choose(hand, 'Goes through: which', /elevation/);
+  await fill(hand, 'From (m)', '0');
+  await fill(hand, 'To (m)', '2000');
+  await choose(hand, 'Shows', 'another number…');
+  await choose(hand, 'Shows: of what', 'Stall');
+  await choose(hand, 'Shows: which', /^Stall speed at that droop/);
+  await choose(hand, 'Shows: of what', 'Strength');
+  await choose(hand, 'Shows: which', 'Fastest speed in the dive of the document');
+  await hand.click(screen.getByRole('button', { name: 'Sweep it' }));
+  const chart = await screen.findByTestId('plot', undefined, { timeout: 30_000 });
+  const [line] = JSON.parse(chart.textContent!) as { name: string; x: number[]; y: number[] }[];
+  expect(line!.name).toBe('Strength: Fastest speed in the dive of the document');
+  expect([line!.x[0], line!.x.at(-1)]).toEqual([0, 2000]);
+  const high = numbersOf({ ...design, conditions: { ...design.conditions, elevation: 2000 } });
+  expect(line!.y.at(-1)).toBeCloseTo(high.strength.diveSpeed!, 6);
+  // Another one is looked at without sweeping anew.
+  await choose(hand, 'Shows', 'Stall speed');
+  const again = JSON.parse((await screen.findByTestId('plot')).textContent!) as { y: number[] }[];
+  expect(again[0]!.y.at(-1)).toBeCloseTo(high.stall.speed!, 6);
+  // Back to what is usual, the two steps are gone.
+  await choose(hand, 'Goes through', 'Cruise speed');
+  expect(screen.queryByRole('combobox', { name: 'Goes through: which' })).toBeNull();
+}, 60_000);
+
 test('two numbers make a map with what is drawn and what is asked; a place of it is tried', async () => {
   const { hand, design: now, dispatch, analysis } = await stage();
   // As heavy as it is drawn parts the map, a wing of five metres is nowhere on it.

@@ -3,6 +3,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import { readField } from '@/core/2-document/edit/fieldPath';
 import { unitOfField } from '@/core/2-document/fieldUnits';
 import type { Design } from '@/core/2-document/schema/design';
+import type { OutputRow } from '@/core/9-compare/outputs';
 import { linkedNames } from '@/core/9-compare/linkedNames';
 import type { Goal } from '@/core/9-compare/search/goal';
 import { decimal, type DisplayUnits, formatValue } from '@/words/formatQuantity';
@@ -79,6 +80,35 @@ export function variedInputs(design: Design): readonly (readonly [string, string
   return [...sweptFields(design).filter(([path]) => drawnInput(design, path) !== undefined), ...linked];
 }
 
+/** Parts of a document whose numbers can be varied; members of lists by their own name. */
+const PARTS = ['surfaces', 'bodies', 'massItems', 'propulsion', 'materials'] as const;
+const WHOLE = { conditions: 'Conditions', loads: 'Loads', balance: 'Balance' } as const;
+
+/** Every number of the document by the part it belongs to, beside the usual ones. */
+export function otherInputs(design: Design): readonly { readonly part: string; readonly paths: readonly string[] }[] {
+  const usual = new Set(variedInputs(design).map(([name]) => name));
+  const of = (part: string, value: unknown, path: string) => ({
+    part,
+    paths: numbersBelow(value, path).filter((one) => !usual.has(one)),
+  });
+  return [
+    ...PARTS.flatMap((list) =>
+      design[list].map((one) => of(('name' in one && one.name) || one.id, one, `/${list}/${one.id}`)),
+    ),
+    ...Object.entries(WHOLE).map(([key, words]) => of(words, design[key as keyof typeof WHOLE], `/${key}`)),
+  ].filter(({ paths }) => paths.length > 0);
+}
+
+/** Paths of the numbers in a part of a document, members of lists by their id where they have one. */
+function numbersBelow(value: unknown, path: string): string[] {
+  if (typeof value === 'number') return [path];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) => {
+    const { id } = (Array.isArray(value) ? inner : {}) as { readonly id?: string };
+    return numbersBelow(inner, `${path}/${id ?? key}`);
+  });
+}
+
 /** How an input is called; one that is none of the usual ones by its place in the document. */
 export const varied = (design: Design, name: string): string =>
   variedInputs(design).find(([known]) => known === name)?.[1] ?? placeInWords(design, name);
@@ -136,8 +166,19 @@ export const SWEPT_OUTPUTS: readonly (readonly [name: string, words: string, uni
   ['strength.tipDeflection', 'Bending of the tip', 'length'],
   ['power.duration', 'Duration', 'time'],
   ['power.climbRate', 'Climb', 'speed'],
+  ['cost.estimate', 'Cost of boards and rods', 'ratio'],
   ['findings.count', 'Findings', 'ratio'],
 ];
+
+export const isUsualOutput = (name: string): boolean => SWEPT_OUTPUTS.some(([usual]) => usual === name);
+
+/** How a number is called and in which unit it is shown: a usual one, or any other of the analysis. */
+export function outputWords(name: string, table: readonly OutputRow[]): readonly [words: string, unit: UnitKind] {
+  const usual = SWEPT_OUTPUTS.find(([known]) => known === name);
+  if (usual) return [usual[1], usual[2]];
+  const row = table.find((one) => one.name === name);
+  return row ? [`${row.group}: ${row.words}`, row.unit] : [name, 'ratio'];
+}
 
 export const GOAL_WORDS: readonly (readonly [Goal, string])[] = [
   ['mass', 'the least mass'],

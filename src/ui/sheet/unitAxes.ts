@@ -10,7 +10,7 @@ import {
   MILLIMETRES_PER_INCH,
   radiansFromDegrees,
 } from '@/core/1-base/units/convert';
-import type { UnitKind } from '@/core/1-base/units/unitKind';
+import { SI_SYMBOL, type UnitKind } from '@/core/1-base/units/unitKind';
 import { decimal, type DisplayUnits, inchFraction } from '@/words/formatQuantity';
 
 /** How an SI number is laid along an axis in the chosen unit, so that ticks are round in it. */
@@ -98,8 +98,10 @@ export function axisOf(kind: UnitKind, units: DisplayUnits): UnitAxis {
         from: (shown) => shown * 60,
         format: (shown) => decimal(shown, 1),
       };
+    case 'area':
+      return areaAxis(units);
     default:
-      return plainAxis('');
+      return plainAxis(SI_SYMBOL[kind] === '1' ? '' : SI_SYMBOL[kind]);
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { Numbers } from '@/core/6-groups/page';
-import { estimatedCost } from './estimatedCost';
+import { estimatedCost } from '../estimatedCost';
 
 /** What a search makes as small, or as wide, as it can. */
 export const GOALS = ['mass', 'cost', 'span', 'window', 'sink'] as const;

@@ -4,6 +4,7 @@ import type { Numbers } from '@/core/6-groups/page';
 import { numbersOf } from '@/core/6-groups/solve';
 import { checkRules } from '@/core/7-verdict/judge';
 import { slideToMargin } from '../linkedInputs';
+import { NO_PRICES } from '../outputs';
 import type { VariedInput } from '../variedInput';
 import { demandsOf, type Met } from './demands';
 import { type Goal, goalOf, isMore } from './goal';
@@ -234,7 +235,7 @@ export function* search(design: Design, asked: SearchAsked): Steps<SearchTold> {
 
 const NOT_KNOWN: Readonly<Record<Goal, string>> = {
   mass: 'Nothing in it has a mass yet.',
-  cost: 'What it costs is not known: type what sheets and rods cost, in Plans.',
+  cost: NO_PRICES,
   span: 'There is no wing yet.',
   window: 'It has no window of balance: give it a pitch control and sections.',
   sink: 'Its glide cannot be computed: give its wing a section and it a mass.',
