@@ -8,10 +8,11 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useRecords } from '../records/useRecords';
 import { formatLength } from '@/words/formatQuantity';
 import { QuantityField } from '../fields/QuantityField';
-import { SelectField } from '../fields/SelectField';
 import { Fact } from '../numbers/Derived';
 import { Section } from '../numbers/Section';
 import { inputWords, unitOfInput, varied, variedInputs } from './compareWords';
+import { inputGroups } from './inputGroups';
+import { OneOfMany } from './OneOfMany';
 import { kindOfInput } from './RangeFields';
 import { useSigmaWords } from './useSigmaWords';
 import { Works } from './Works';
@@ -65,18 +66,18 @@ function OwnTolerances({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const [added, setAdded] = useState<string | null>(null);
   const own = design.tolerances.map((tolerance) => tolerance.field);
-  const shown = added === null || own.includes(added) ? own : [...own, added];
+  const fresh = added === null || own.includes(added) ? [] : [added];
   const set = (path: string, plusMinus: number | null) => {
     const others = design.tolerances.filter((tolerance) => tolerance.field !== path);
     return dispatch(
       setFields([field('tolerances').to(plusMinus === null ? others : [...others, { field: path, plusMinus }])]),
     );
   };
-  const fields = variedInputs(design).filter(([name]) => name.startsWith('/') && !shown.includes(name));
+  const fields = variedInputs(design).filter(([name]) => name.startsWith('/') && !own.includes(name));
   return (
     <Section title="Own ±">
       <div className="space-y-1">
-        {shown.map((path) => {
+        {[...own, ...fresh].map((path) => {
           const kind = kindOfInput(path);
           const unit = unitOfInput(path);
           return (
@@ -94,10 +95,11 @@ function OwnTolerances({ design }: { readonly design: Design }) {
             />
           );
         })}
-        <SelectField
+        <OneOfMany
           label="Give a number its own ±"
-          value={NONE}
-          options={[[NONE, 'none more'], ...fields]}
+          value={fresh[0] ?? NONE}
+          usual={[[NONE, 'none more'], ...fields]}
+          groups={inputGroups(design, own)}
           onChange={(path) => setAdded(path === NONE ? null : path)}
         />
       </div>

@@ -8,15 +8,8 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import type { InputRange } from '@/workers/contract';
 import { SelectField } from '../fields/SelectField';
 import { Section } from '../numbers/Section';
-import {
-  drawnInput,
-  isUsualOutput,
-  otherInputs,
-  slidingItems,
-  SWEPT_OUTPUTS,
-  varied,
-  variedInputs,
-} from './compareWords';
+import { drawnInput, isUsualOutput, slidingItems, SWEPT_OUTPUTS, variedInputs } from './compareWords';
+import { inputGroups } from './inputGroups';
 import { OneOfMany, type OptionGroup } from './OneOfMany';
 import { RangeFields, usualRange } from './RangeFields';
 import { Works } from './Works';
@@ -32,12 +25,6 @@ function groupsOf(table: readonly OutputRow[]): OptionGroup[] {
     wordsOf: (key) => table.find((row) => row.name === key)?.words ?? key,
   }));
 }
-
-/** The same without one of them. */
-const without = (groups: readonly OptionGroup[], value: string): OptionGroup[] =>
-  groups
-    .map((group) => ({ ...group, values: group.values.filter((one) => one !== value) }))
-    .filter(({ values }) => values.length > 0);
 
 /** One number or two, from one end to the other. */
 export function SweepFields({ design }: { readonly design: Design }) {
@@ -60,11 +47,6 @@ export function SweepFields({ design }: { readonly design: Design }) {
   const rangeOf = (name: string) => typed.find((range) => range.name === name) ?? usualRange(design, name);
   const change = (range: InputRange) => setTyped([...typed.filter(({ name }) => name !== range.name), range]);
   const [first, second] = known;
-  const others = otherInputs(design).map(({ part, paths }): OptionGroup => ({
-    name: part,
-    values: paths,
-    wordsOf: (path) => varied(design, path),
-  }));
   const items = slidingItems(design);
   const start = () => {
     const asked = { inputs: known.map(rangeOf), slides: slides === NONE ? null : slides, output };
@@ -78,7 +60,7 @@ export function SweepFields({ design }: { readonly design: Design }) {
           label="Goes through"
           value={first!}
           usual={inputs}
-          groups={others}
+          groups={inputGroups(design)}
           onChange={(name) => setChosen([name, ...known.slice(1).filter((other) => other !== name)])}
         />
         <RangeFields range={rangeOf(first!)} onChange={change} />
@@ -86,7 +68,7 @@ export function SweepFields({ design }: { readonly design: Design }) {
           label="and, for a map"
           value={second ?? NONE}
           usual={[[NONE, 'nothing else'], ...inputs.filter(([name]) => name !== first)]}
-          groups={without(others, first!)}
+          groups={inputGroups(design, [first!])}
           onChange={(name) => setChosen(name === NONE ? [first!] : [first!, name])}
         />
         {second !== undefined && <RangeFields of="Second: " range={rangeOf(second)} onChange={change} />}

@@ -94,6 +94,14 @@ test('a number gets a ± of its own, in the document, and loses it again', async
   expect(balance.textContent).toMatch(/0\.5 mm.*about where it was read, 2 mm behind the drawn one/);
   dispatch(undone());
   expect(now().tolerances).toEqual([]);
+  // Any other number of the document may be off too.
+  const label = 'Give a number its own ±';
+  await choose(hand, label, 'another number…');
+  await choose(hand, `${label}: of what`, 'Conditions');
+  await choose(hand, `${label}: which`, /temperature/);
+  await fill(hand, /^± .*temperature/, '8');
+  expect(now().tolerances).toEqual([{ field: '/conditions/temperature', plusMinus: 8 }]);
+  expect(screen.queryByRole('combobox', { name: `${label}: which` })).toBeNull();
 }, 60_000);
 
 test('one number goes from one end to the other; the design stays as it is until a place is taken over', async () => {
