@@ -37,7 +37,9 @@ export function SweepFields({ design }: { readonly design: Design }) {
   const [output, setOutput] = useState(shown ?? SWEPT_OUTPUTS[0]![0]);
   const [slides, setSlides] = useState(NONE);
   const table = useAppSelector((state) => state.compare.outputs);
-  const known = chosen.filter((name) => drawnInput(design, name) !== undefined);
+  const known = chosen.filter((name) =>
+    name.startsWith('/') ? drawnInput(design, name) !== undefined : inputs.some(([one]) => one === name),
+  );
   if (inputs.length === 0 || known.length === 0)
     return (
       <Section title="What a number does">

@@ -16,7 +16,7 @@ import type { JobClient } from '@/workers/lanes';
 import * as download from '../shell/download';
 import { CompareSheet } from './CompareSheet';
 import { CompareStage } from './CompareStage';
-import { varied } from './compareWords';
+import { otherInputs, varied } from './compareWords';
 
 const design = demoDesign('tern-tender');
 const stage = (jobs?: JobClient) =>
@@ -130,6 +130,17 @@ test('one number goes from one end to the other; the design stays as it is until
   await hand.click(screen.getByRole('button', { name: 'Sweep it' }));
   expect(await screen.findByText(/must lie between/)).toBeTruthy();
 }, 60_000);
+
+test('parts of one name are told apart, and no number is offered twice', () => {
+  const [item, ...items] = design.massItems;
+  const alike = { ...design, massItems: [{ ...item!, name: 'Wing' }, ...items] };
+  const parts = otherInputs(alike).map(({ part }) => part);
+  expect(parts).toEqual(expect.arrayContaining([`Wing (${design.surfaces[0]!.id})`, `Wing (${item!.id})`]));
+  expect(new Set(parts).size).toBe(parts.length);
+  const paths = otherInputs(alike).flatMap((one) => one.paths);
+  expect(new Set(paths).size).toBe(paths.length);
+  expect(paths).toContain(`/massItems/${item!.id}/mass`);
+});
 
 test('any number of the design goes through its range, and any number of the analysis is looked at', async () => {
   const { hand } = await stage();

@@ -91,12 +91,23 @@ export function otherInputs(design: Design): readonly { readonly part: string; r
     part,
     paths: numbersBelow(value, path).filter((one) => !usual.has(one)),
   });
-  return [
+  const parts = [
     ...PARTS.flatMap((list) =>
-      design[list].map((one) => of(('name' in one && one.name) || one.id, one, `/${list}/${one.id}`)),
+      design[list].map((one) => ({
+        ...of(('name' in one && one.name) || one.id, one, `/${list}/${one.id}`),
+        id: one.id,
+      })),
     ),
-    ...Object.entries(WHOLE).map(([key, words]) => of(words, design[key as keyof typeof WHOLE], `/${key}`)),
+    ...Object.entries(WHOLE).map(([key, words]) => ({
+      ...of(words, design[key as keyof typeof WHOLE], `/${key}`),
+      id: key,
+    })),
   ].filter(({ paths }) => paths.length > 0);
+  // Parts of one name are told apart by their ids.
+  return parts.map(({ part, id, paths }) => ({
+    part: parts.filter((one) => one.part === part).length > 1 ? `${part} (${id})` : part,
+    paths,
+  }));
 }
 
 /** Paths of the numbers in a part of a document, members of lists by their id where they have one. */
