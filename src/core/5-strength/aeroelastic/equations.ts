@@ -41,13 +41,28 @@ export interface Equations {
   readonly sign: number;
 }
 
+/** Factored when what holds is first asked for: where something turns away, only the state is. */
 export function equationsAt(body: Supple, pressure: Pascals): Equations {
-  if (body.size === 0) return { body, held: () => new Float64Array(0), sign: 1 };
+  let known: Pick<Equations, 'held' | 'sign'> | null = null;
+  const answer = () => (known ??= answerAt(body, pressure));
+  return {
+    body,
+    get held() {
+      return answer().held;
+    },
+    get sign() {
+      return answer().sign;
+    },
+  };
+}
+
+function answerAt(body: Supple, pressure: Pascals): Pick<Equations, 'held' | 'sign'> {
+  if (body.size === 0) return { held: () => new Float64Array(0), sign: 1 };
   try {
     const factors = factorise(matrixAt(body, pressure), body.size);
-    return { body, held: (turns) => solveFactored(factors, turns), sign: signOf(factors) };
+    return { held: (turns) => solveFactored(factors, turns), sign: signOf(factors) };
   } catch (error) {
-    if (error instanceof SingularMatrixError) return { body, held: null, sign: 0 };
+    if (error instanceof SingularMatrixError) return { held: null, sign: 0 };
     throw error;
   }
 }
