@@ -5,13 +5,13 @@ import type { Design } from '@/core/2-document/schema/design';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { useMemo } from 'react';
 import { useAppSelector } from '@/store/hooks';
-import { decimal, type DisplayUnits, formatLength, formatValue } from '@/words/formatQuantity';
+import { decimal, type DisplayUnits, formatValue } from '@/words/formatQuantity';
 import { useSize } from '../drawing/useSize';
 import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { pathThrough } from '../sheet/scale';
 import { SpanStrip } from '../sheet/SpanStrip';
-import { bentLine, flexAt, type Pull, strengthCurves } from './flexOf';
+import { bentLine, flexAt, type Pull, strengthCurves, tipWords } from './flexOf';
 
 export interface BentProps {
   readonly design: Design;
@@ -85,8 +85,7 @@ export function BentWing({ design, strength, pull, speeds, enlarged }: BentProps
           ]),
         )}
         <text x={middle} y={frontTall - 8} fontSize={12} textAnchor="middle" fill="var(--color-graphite)">
-          tip {formatLength(millimetresFromMetres(flex.bends), units, 1)} up, turned{' '}
-          {decimal(degreesFromRadians(flex.twists), 1)}°
+          {tipWords(flex, units)}
         </text>
       </g>
       {strips.map((strip, index) => (

@@ -3,7 +3,8 @@ import { demoDesign } from '#/demo';
 import { expectWithin } from '#/tests/matchers';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { analyse } from '@/core/analyse';
-import { bentLine, between, boomAt, flexAt, pressureShare, strengthCurves } from './flexOf';
+import { METRIC } from '@/words/formatQuantity';
+import { bentLine, between, boomAt, flexAt, pressureShare, strengthCurves, tipWords } from './flexOf';
 
 const design = demoDesign('gannet-vee');
 const { strength } = analyse(design, { without: ['remedies', 'bands', 'workings'] });
@@ -28,6 +29,13 @@ describe('between three speeds', () => {
     expectWithin(pressureShare(Math.sqrt((speeds[0] ** 2 + speeds[1] ** 2) / 2), speeds), 0.5, 1e-12);
     expect(pressureShare(12, [12, 12])).toBe(0);
   });
+});
+
+test.each([
+  [0.0435, 0.052, 'tip 43.5 mm up, turned 3° leading edge up'],
+  [-0.002, -0.0035, 'tip 2 mm down, turned 0.2° leading edge down'],
+])('a tip that stands %s m up and is turned by %s says which way', (bends, twists, words) => {
+  expect(tipWords({ bends, twists }, METRIC)).toBe(words);
 });
 
 describe('a pull', () => {

@@ -1,6 +1,7 @@
-import { millimetresFromMetres } from '@/core/1-base/units/convert';
+import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Analysis } from '@/core/analyse';
 import { type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
+import { decimal, type DisplayUnits, formatLength } from '@/words/formatQuantity';
 import type { Places } from '../sheet/scale';
 
 type Strength = Analysis['strength'];
@@ -32,6 +33,13 @@ export function flexAt(node: Node, { factor, speed }: Pull, speeds: readonly [nu
     bends: at(({ bends, bendsPerG }) => bends + more * bendsPerG),
     twists: at(({ twists, twistsPerG }) => twists + more * twistsPerG),
   };
+}
+
+/** Where that takes a tip, in words. */
+export function tipWords({ bends, twists }: ReturnType<typeof flexAt>, units: DisplayUnits): string {
+  const [far, turned] = [millimetresFromMetres(Math.abs(bends)), degreesFromRadians(Math.abs(twists))];
+  const edge = `leading edge ${twists < 0 ? 'down' : 'up'}`;
+  return `tip ${formatLength(far, units, 1)} ${bends < 0 ? 'down' : 'up'}, turned ${decimal(turned, 1)}° ${edge}`;
 }
 
 type Boom = Strength['booms'][number];
