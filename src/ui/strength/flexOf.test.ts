@@ -33,6 +33,7 @@ describe('between three speeds', () => {
 
 test.each([
   [0.0435, 0.052, 'tip 43.5 mm up, turned 3° leading edge up'],
+  [0.1155, -0.0003, 'tip 115.5 mm up, turned less than 0.1°'],
   [-0.002, -0.0035, 'tip 2 mm down, turned 0.2° leading edge down'],
 ])('a tip that stands %s m up and is turned by %s says which way', (bends, twists, words) => {
   expect(tipWords({ bends, twists }, METRIC)).toBe(words);

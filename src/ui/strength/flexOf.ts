@@ -37,9 +37,10 @@ export function flexAt(node: Node, { factor, speed }: Pull, speeds: readonly [nu
 
 /** Where that takes a tip, in words. */
 export function tipWords({ bends, twists }: ReturnType<typeof flexAt>, units: DisplayUnits): string {
-  const [far, turned] = [millimetresFromMetres(Math.abs(bends)), degreesFromRadians(Math.abs(twists))];
-  const edge = `leading edge ${twists < 0 ? 'down' : 'up'}`;
-  return `tip ${formatLength(far, units, 1)} ${bends < 0 ? 'down' : 'up'}, turned ${decimal(turned, 1)}° ${edge}`;
+  const far = formatLength(millimetresFromMetres(Math.abs(bends)), units, 1);
+  const turned = decimal(degreesFromRadians(Math.abs(twists)), 1);
+  const way = turned === '0' ? 'less than 0.1°' : `${turned}° leading edge ${twists < 0 ? 'down' : 'up'}`;
+  return `tip ${far} ${bends < 0 ? 'down' : 'up'}, turned ${way}`;
 }
 
 type Boom = Strength['booms'][number];
