@@ -161,6 +161,28 @@ describe('beams', () => {
     expectWithin(root.moment[0], moment, 0.003);
   });
 
+  test('three stretches bend as a cantilever does, exactly, under an end load and under an even one', () => {
+    const [half, stiffness] = [0.8, 5];
+    const beam = beamOf(stiffness, 1, half, 3);
+    const atEnd = bend(beam, [point(half, [0, 0, 3])]);
+    expectWithin(atEnd.shift.at(-1)![2], (3 * half ** 3) / (3 * stiffness), 1e-9);
+    expectWithin(atEnd.rotation.at(-1)![0], (3 * half ** 2) / (2 * stiffness), 1e-9);
+    const even: BeamLoad = { from: 0, to: half, at: [0, half / 2, 0], way: [0, 1, 0], force: [0, 0, 3] };
+    const { shift, rotation } = bend(beam, [even]);
+    expectWithin(shift.at(-1)![2], (3 * half ** 3) / (8 * stiffness), 1e-9);
+    expectWithin(rotation.at(-1)![0], (3 * half ** 2) / (6 * stiffness), 1e-9);
+    // w x² (6 L² − 4 L x + x²)/(24 E I) at a third and two thirds of it.
+    for (const [node, share] of [
+      [1, 1 / 3],
+      [2, 2 / 3],
+    ] as const)
+      expectWithin(
+        shift[node]![2],
+        (3 * half ** 3 * share ** 2 * (6 - 4 * share + share ** 2)) / (24 * stiffness),
+        1e-9,
+      );
+  });
+
   test('a force ahead of the axis turns the nose up by F e s/(G J)', () => {
     const { rotation } = bend(beamOf(1e6, 2, 0.5), [point(0.5, [0, 0, 3], -0.04)]);
     expectWithin(rotation.at(-1)![1], (3 * 0.04 * 0.5) / 2, 1e-9);

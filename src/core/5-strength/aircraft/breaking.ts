@@ -132,15 +132,23 @@ export function breakingAt(body: SuppleAircraft, pulls: PullUps | null): Breakin
 /** Where a share that grows about evenly with the factor is 1; null beyond the most. */
 function factorAt(share: (factor: number) => number, start: number, there: number): number | null {
   let [low, high] = there >= 1 ? [0, start] : [start, MOST];
-  if (there < 1 && share(MOST) < 1) return null;
-  let guess = there > 0 ? Math.min(high, Math.max(low, start / there)) : (low + high) / 2;
+  // Whether it breaks under the most is asked only where that is near.
+  let breaks = there >= 1;
+  let guess = there > 0 ? start / there : Infinity;
   for (let round = 0; round < ROUNDS && high - low > 1e-4 * high; round++) {
+    if (!breaks && guess >= high) {
+      if (share(MOST) < 1) return null;
+      breaks = true;
+    }
+    if (!(guess > low && guess < high)) guess = (low + high) / 2;
     const here = share(guess);
     if (Math.abs(here - 1) < 1e-4) return guess;
     if (here < 1) low = guess;
-    else high = guess;
-    const next = guess / here;
-    guess = next > low && next < high ? next : (low + high) / 2;
+    else {
+      high = guess;
+      breaks = true;
+    }
+    guess = guess / here;
   }
-  return (low + high) / 2;
+  return breaks || share(MOST) >= 1 ? (low + high) / 2 : null;
 }

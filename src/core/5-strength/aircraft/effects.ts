@@ -6,19 +6,25 @@ import type { StripLoads } from '../aeroelastic/stripLoads';
 import { answeredSum, type LiftAndMoment, mixed } from './pullUp';
 import type { SuppleAircraft } from './suppleAircraft';
 
-/** Unknowns of an aircraft that may turn; all others are held. */
-type MayTurn = (unknown: number) => boolean;
+/** Unknowns of an aircraft that may turn, one after the other; all others are held. */
+interface MayTurn {
+  readonly first: number;
+  readonly end: number;
+}
 
 /** The same aircraft with some of its unknowns held. */
-const heldBut = (supple: Supple, mayTurn: MayTurn): Supple => ({
-  ...supple,
-  coupling: supple.coupling.map((value, index) =>
-    mayTurn(Math.floor(index / supple.size)) && mayTurn(index % supple.size) ? value : 0,
-  ),
-});
+function heldBut(supple: Supple, { first, end }: MayTurn): Supple {
+  const coupling = new Float64Array(supple.coupling.length);
+  for (let row = first; row < end; row++)
+    for (let at = row * supple.size + first; at < row * supple.size + end; at++) coupling[at] = supple.coupling[at]!;
+  return { ...supple, coupling };
+}
 
-const turnsBut = (turns: Float64Array, mayTurn: MayTurn, pressure: Pascals): Float64Array =>
-  turns.map((turn, unknown) => (mayTurn(unknown) ? turn * pressure : 0));
+function turnsBut(turns: Float64Array, { first, end }: MayTurn, pressure: Pascals): Float64Array {
+  const kept = new Float64Array(turns.length);
+  for (let unknown = first; unknown < end; unknown++) kept[unknown] = turns[unknown]! * pressure;
+  return kept;
+}
 
 /** What bending does to lift slope and neutral point at a dynamic pressure; null where nothing holds against the air. @param by what bends: everything, or booms alone */
 export function pitchEffects(
@@ -30,11 +36,11 @@ export function pitchEffects(
   const { cruise, about } = body.stiff;
   // What one radian of angle of attack adds.
   const stiff = mixed(body, [-Math.sin(cruise.alpha), Math.cos(cruise.alpha), 0]);
-  const isBoom = (unknown: number) => unknown >= alike.firstMount;
+  const booms: MayTurn = { first: alike.firstMount, end: alike.size };
   const unknowns =
     by === 'everything'
       ? settled(alike, pressure, scaled(stiff.turns, pressure))
-      : settled(heldBut(alike, isBoom), pressure, turnsBut(stiff.turns, isBoom, pressure));
+      : settled(heldBut(alike, booms), pressure, turnsBut(stiff.turns, booms, pressure));
   if (!unknowns) return null;
   const more = answeredSum(alike, about, unknowns);
   const bent = { lift: stiff.lift + more.lift, moment: stiff.moment + more.moment };
@@ -72,8 +78,8 @@ export function boomKept(
   const own = only(supple.answers[row + axis]!);
   const stiff = load(own);
   if (!(Math.abs(stiff) > 1e-12)) return null;
-  const isBoom = (unknown: number) => unknown >= row && unknown < row + 3;
-  const boom = heldBut(supple, isBoom);
-  const unknowns = settled(boom, pressure, turnsBut(supple.turnsBy(own), isBoom, pressure));
+  const mayTurn: MayTurn = { first: row, end: row + 3 };
+  const boom = heldBut(supple, mayTurn);
+  const unknowns = settled(boom, pressure, turnsBut(supple.turnsBy(own), mayTurn, pressure));
   return unknowns ? 1 + load(only(answered(boom, unknowns))) / stiff : null;
 }

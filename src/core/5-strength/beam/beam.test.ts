@@ -55,21 +55,20 @@ const loads: readonly BeamLoad[] = [
 describe('a beam', () => {
   const beam = crookedBeam();
 
-  test('what passes the ends and the middle of every stretch is what lies outboard of it', () => {
+  test('what passes the ends of every stretch, and it in the mean, is what lies outboard', () => {
     const passing = passingOf(beam, loads);
     beam.stretches.forEach((stretch, index) => {
       const { from, to, along, aft, up } = stretch;
-      for (const [cut, place] of [
-        [CUT.inner, from],
-        [CUT.middle, (from + to) / 2],
-        [CUT.outer, to],
-      ] as const) {
+      const outboardOf = (place: number) => {
         const { force, moment } = internalAt(loads, place, centreAt(stretch, place));
-        const at = placeOfCut(index, cut);
-        expect(passing[at + PART.shear]).toBeCloseTo(dot(force, up), 12);
-        expect(passing[at + PART.upward]).toBeCloseTo(dot(moment, aft), 12);
-        expect(passing[at + PART.rearward]).toBeCloseTo(-dot(moment, up), 12);
-        expect(passing[at + PART.twist]).toBeCloseTo(dot(moment, along), 12);
+        return [dot(force, up), dot(moment, aft), -dot(moment, up), dot(moment, along)];
+      };
+      const [inner, middle, outer] = [from, (from + to) / 2, to].map(outboardOf) as [number[], number[], number[]];
+      for (const part of Object.values(PART)) {
+        expect(passing[placeOfCut(index, CUT.inner) + part]).toBeCloseTo(inner[part]!, 12);
+        expect(passing[placeOfCut(index, CUT.outer) + part]).toBeCloseTo(outer[part]!, 12);
+        const mean = (inner[part]! + 4 * middle[part]! + outer[part]!) / 6;
+        expect(passing[placeOfCut(index, CUT.mean) + part]).toBeCloseTo(mean, 12);
       }
     });
   });

@@ -13,8 +13,10 @@ export interface Bent {
 }
 
 /**
- * Curvature, twist and shear of every stretch by what passes its middle,
- * added up from the held end: θ' = φ' t + w'' a − u'' n, u' = θ × t + n V/S.
+ * Curvature, twist and shear of every stretch by what passes it, added up from
+ * the held end: θ' = φ' t + w'' a − u'' n, u' = θ × t + n V/S. Over a stretch of
+ * length h with curvature κ, in the mean κ̄, the inner end turns the outer one by
+ * h κ̄ and moves it by h² (κ̄/2 + (κ_inner − κ_outer)/12), exact up to κ cubic.
  * Source: Megson, Aircraft Structures, ch. 16–18 (Euler–Bernoulli with shear
  * of sheets, Allen ch. 2; St Venant and Bredt twist).
  */
@@ -28,17 +30,24 @@ export function bentBy({ stretches }: Beam, passing: Passing): Bent {
   for (let index = 0; index < stretches.length; index++) {
     const { from, to, inner, outer, along, aft, up, whole, twist, shear } = stretches[index]!;
     const length = to - from;
-    const at = placeOfCut(index, CUT.middle);
+    const at = placeOfCut(index, CUT.mean);
+    const [first, last] = [placeOfCut(index, CUT.inner), placeOfCut(index, CUT.outer)];
     const curvature = curvatureOf(whole, passing[at + PART.upward]!, passing[at + PART.rearward]!);
+    const falls = curvatureOf(
+      whole,
+      passing[first + PART.upward]! - passing[last + PART.upward]!,
+      passing[first + PART.rearward]! - passing[last + PART.rearward]!,
+    );
     const twisting = twist > 0 ? passing[at + PART.twist]! / twist : 0;
     const half = length / 2;
     const tx = twisting * along[0] + curvature.up * aft[0] - curvature.aft * up[0];
     const ty = twisting * along[1] + curvature.up * aft[1] - curvature.aft * up[1];
     const tz = twisting * along[2] + curvature.up * aft[2] - curvature.aft * up[2];
-    // Turned as in the middle of the stretch, its outer end moves by θ × ℓ.
-    const ax = rx + half * tx;
-    const ay = ry + half * ty;
-    const az = rz + half * tz;
+    // Turned as in the mean of the stretch, its outer end moves by θ × ℓ.
+    const sooner = length / 12;
+    const ax = rx + half * tx + sooner * (falls.up * aft[0] - falls.aft * up[0]);
+    const ay = ry + half * ty + sooner * (falls.up * aft[1] - falls.aft * up[1]);
+    const az = rz + half * tz + sooner * (falls.up * aft[2] - falls.aft * up[2]);
     const lx = outer[0] - inner[0];
     const ly = outer[1] - inner[1];
     const lz = outer[2] - inner[2];
@@ -55,12 +64,12 @@ export function bentBy({ stretches }: Beam, passing: Passing): Bent {
   return { rotation, shift };
 }
 
-/** What bends and twists the middle of a stretch, as it counts in a sum: three a stretch, upward, rearward and twist. */
+/** What bends and twists a stretch in the mean, as it counts in a sum: three a stretch, upward, rearward and twist. */
 export type Weights = Float64Array;
 const COUNTED = 3;
 
 /**
- * What moments in the middle of each stretch add to a weighted sum of the
+ * What mean moments of each stretch add to a weighted sum of the
  * rotations at the ends of all of them: Σ w·θ = Σ g·M. With it loads are
  * weighed without bending the beam for each of them. @param weights one more
  * than there are stretches, as rotations are
@@ -81,17 +90,17 @@ export function weighedMoments({ stretches }: Beam, weights: readonly Vector3[])
   return counts;
 }
 
-/** A weighted sum of rotations by what passes the middles. @param counts what weighedMoments gave @param from where what passes begins in its array @param reach how many numbers of it are anything */
+/** A weighted sum of rotations by what passes the stretches. @param counts what weighedMoments gave @param from where what passes begins in its array @param reach how many numbers of it are anything */
 export function weighed(counts: Weights, passing: Passing, from = 0, reach = Infinity): number {
   let sum = 0;
   const end = from + reach;
   for (let at = 0, index = 0; at < counts.length; at += COUNTED, index++) {
-    const middle = from + placeOfCut(index, CUT.middle);
-    if (middle >= end) break;
+    const mean = from + placeOfCut(index, CUT.mean);
+    if (mean >= end) break;
     sum +=
-      counts[at]! * passing[middle + PART.upward]! +
-      counts[at + 1]! * passing[middle + PART.rearward]! +
-      counts[at + 2]! * passing[middle + PART.twist]!;
+      counts[at]! * passing[mean + PART.upward]! +
+      counts[at + 1]! * passing[mean + PART.rearward]! +
+      counts[at + 2]! * passing[mean + PART.twist]!;
   }
   return sum;
 }

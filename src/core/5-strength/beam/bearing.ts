@@ -38,6 +38,25 @@ function waysWithoutRods(whole: Composite): Composite[] {
   );
 }
 
+interface Loss {
+  readonly fibre: Fibre;
+  readonly left: Composite | null;
+}
+
+/** By the section, what each member that may give way leaves of it. */
+const losses = new WeakMap<Composite, Loss[]>();
+
+/** A section without the member that a fibre is of; null where that leaves nothing, or all of it. */
+function withoutMember(whole: Composite, fibre: Fibre): Composite | null {
+  const before = losses.get(whole) ?? [];
+  const same = before.find((loss) => isSame(loss.fibre, fibre));
+  if (same) return same.left;
+  const others = whole.fibres.filter((other) => !isSame(other, fibre));
+  const left = others.length === 0 || others.length === whole.fibres.length ? null : composite(others);
+  losses.set(whole, [...before, { fibre, left }]);
+  return left;
+}
+
 /**
  * How hard a section is worked under moments up and aft [N·m]. When the weakest
  * member gives way the others share the moment anew, and a rod may take no
@@ -48,15 +67,13 @@ function waysWithoutRods(whole: Composite): Composite[] {
 export function bearing(whole: Composite, up: number, aft: number): Utilisation {
   let best: Utilisation | null = null;
   for (const state of withoutRods(whole)) {
-    let left = state;
-    for (let losses = 0; losses < MOST_LOSSES && left.pull > 0; losses++) {
+    let left: Composite | null = state;
+    for (let lost = 0; left && lost < MOST_LOSSES && left.pull > 0; lost++) {
       const worked = utilisation(left, curvatureOf(left, up, aft));
       if (best === null || worked.share < best.share) best = worked;
       const { fibre } = worked;
       if (!fibre || worked.share === 0) break;
-      const others = left.fibres.filter((other) => !isSame(other, fibre));
-      if (others.length === 0 || others.length === left.fibres.length) break;
-      left = composite(others);
+      left = withoutMember(left, fibre);
     }
   }
   return best ?? { share: up === 0 && aft === 0 ? 0 : Infinity, fibre: null, isPressed: false };

@@ -1,19 +1,20 @@
 import { type Beam, type BeamLoad, centreAt } from './stretch';
 
 /**
- * What passes the sections of a beam: at the inner end, the middle and the
- * outer end of every stretch the force up V [N] and the moments about its
- * centre that press the upper side, press the rear, and twist [N·m]: V = F·n,
- * M·a, −M·n, M·t, with F and M = Σ (r − r₀) × F + M of everything outboard.
- * Sums of loads are sums of these.
+ * What passes the sections of a beam: at the inner end of every stretch, in the
+ * mean over it and at its outer end the force up V [N] and the moments about
+ * its centre that press the upper side, press the rear, and twist [N·m]: V =
+ * F·n, M·a, −M·n, M·t, with F and M = Σ (r − r₀) × F + M of everything
+ * outboard. Sums of loads are sums of these.
  */
 export type Passing = Float64Array;
 
 /** Where the three cuts of a stretch begin, and what stands there. */
-export const CUT = { inner: 0, middle: 4, outer: 8 } as const;
+export const CUT = { inner: 0, mean: 4, outer: 8 } as const;
 export const PART = { shear: 0, upward: 1, rearward: 2, twist: 3 } as const;
 const STRIDE = 12;
-const CUTS = [CUT.inner, CUT.middle, CUT.outer] as const;
+/** The mean is worked out from what passes the middle. */
+const CUTS = [CUT.inner, CUT.mean, CUT.outer] as const;
 
 export const placeOfCut = (stretch: number, cut: (typeof CUT)[keyof typeof CUT]): number => STRIDE * stretch + cut;
 
@@ -41,7 +42,7 @@ function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: P
   const [ox, oy, oz] = moment ?? [0, 0, 0];
   for (let index = 0; index < beam.stretches.length; index++) {
     const { along, aft, up } = beam.stretches[index]!;
-    for (let cut = placeOfCut(index, CUT.inner); cut < STRIDE * (index + 1); cut += CUT.middle) {
+    for (let cut = placeOfCut(index, CUT.inner); cut < STRIDE * (index + 1); cut += CUT.mean) {
       const place = cuts[cut]!;
       // Cuts go outwards: nothing of it lies beyond.
       if (to > from ? place >= to : place > from) return cut;
@@ -63,10 +64,25 @@ function add(beam: Beam, { from, to, at, way, force, moment }: BeamLoad, into: P
   return STRIDE * beam.stretches.length;
 }
 
+/**
+ * From what passes the middle of every stretch to the mean over it, (inner + 4
+ * middle + outer)/6: exact for moments up to the third power of the place
+ * (Simpson), so for everything spread evenly. @param reach how many numbers are
+ * anything @returns how many are then
+ */
+function average(into: Passing, begin: number, reach: number): number {
+  let stretch = 0;
+  for (; stretch < reach; stretch += STRIDE)
+    for (let at = begin + stretch; at < begin + stretch + CUT.mean; at++)
+      into[at + CUT.mean] = (into[at]! + 4 * into[at + CUT.mean]! + into[at + CUT.outer]!) / 6;
+  return Math.max(reach, stretch - STRIDE + CUT.outer);
+}
+
 /** What passes a beam under loads. */
 export function passingOf(beam: Beam, loads: readonly BeamLoad[]): Passing {
   const passing = new Float64Array(STRIDE * beam.stretches.length);
   for (const load of loads) add(beam, load, passing, 0);
+  average(passing, 0, passing.length);
   return passing;
 }
 
@@ -82,7 +98,9 @@ export interface EachPassing {
 export function eachPassing(beam: Beam, loads: readonly BeamLoad[]): EachPassing {
   const stride = STRIDE * beam.stretches.length;
   const values = new Float64Array(stride * loads.length);
-  const reach = Int32Array.from(loads, (load, index) => add(beam, load, values, index * stride));
+  const reach = Int32Array.from(loads, (load, index) =>
+    average(values, index * stride, add(beam, load, values, index * stride)),
+  );
   return { values, stride, reach };
 }
 

@@ -13,12 +13,14 @@ export interface SurfaceBeam extends Beam {
   readonly places: readonly SectionPlace[];
 }
 
-/** Stretches of a wing and of other surfaces at least; more where rods, controls and bends end. */
-const STRETCHES = { wing: 10, other: 4 } as const;
+/** Stretches of a wing and of other surfaces, about; more where rods, controls and bends end. */
+const STRETCHES = { wing: 7, other: 3 } as const;
+/** Most bends near the root: there they are shortest, and at the tip so many times as long. */
+const LENGTHENS = 2.5;
 /** Marks nearer than this share of the span are one. */
 const NEAREST = 1e-3;
 
-/** Ends of stretches, from the root outwards [m]: bends, ends of rods and controls, and even steps between. */
+/** Ends of stretches, from the root outwards [m]: bends, ends of rods and controls, and steps between. */
 export function marksAlong({ surface, rods }: Pick<SurfaceStuff, 'surface' | 'rods'>): Metres[] {
   const length = developedLength(surface);
   const own = [
@@ -30,12 +32,17 @@ export function marksAlong({ surface, rods }: Pick<SurfaceStuff, 'surface' | 'ro
   const apart = marks.filter((mark, index) => index === 0 || mark - marks[index - 1]! > NEAREST * length);
   // The tip stays where it is.
   apart[apart.length - 1] = length;
-  const step = length / STRETCHES[isWing(surface.source) ? 'wing' : 'other'];
+  const most = STRETCHES[isWing(surface.source) ? 'wing' : 'other'];
+  const stretchesTo = (mark: Metres) => (most * Math.log1p(((LENGTHENS - 1) * mark) / length)) / Math.log(LENGTHENS);
+  const placeAfter = (stretches: number): Metres => (length * (LENGTHENS ** (stretches / most) - 1)) / (LENGTHENS - 1);
   return apart.flatMap((mark, index) => {
     const next = apart[index + 1];
     if (next === undefined) return [mark];
-    const parts = Math.max(1, Math.ceil((next - mark) / step - 1e-9));
-    return Array.from({ length: parts }, (_, part) => mark + ((next - mark) * part) / parts);
+    const [from, to] = [stretchesTo(mark), stretchesTo(next)];
+    const parts = Math.max(1, Math.round(to - from));
+    return Array.from({ length: parts }, (_, part) =>
+      part === 0 ? mark : placeAfter(from + ((to - from) * part) / parts),
+    );
   });
 }
 

@@ -8,7 +8,7 @@ import {
 import type { Body } from '@/core/2-document/schema/airframe';
 import { bend } from '../beam/beam';
 import type { Beam, BeamLoad, Stretch } from '../beam/stretch';
-import { cross, minus, plus, times } from '@/core/1-base/numeric/vectors';
+import { cross, plus, times } from '@/core/1-base/numeric/vectors';
 import { type BodyStuff, bodySectionAt } from './bodySection';
 
 /** Stretches of a body at least. */
@@ -76,18 +76,21 @@ function marksOf({ frames, position, rods, construction }: Body, [from, to]: rea
   const step = (rear - front) / 2 ** Math.ceil(Math.log2((STRETCHES * (rear - front)) / (high - low)));
   const count = Math.ceil((high - low) / step) + 1;
   const first = Math.floor((low - front) / step);
-  const within = [
-    ...frames.map(({ x }) => x),
-    ...rods.flatMap((rod) => [rod.from, rod.to]),
-    ...(construction?.doublers ?? []).flatMap((doubler) => [doubler.from, doubler.to]),
-  ]
-    .map((x) => metresFromMillimetres(position.x + x))
-    .concat(Array.from({ length: count }, (_, index) => front + (first + index) * step))
-    .filter((x) => x > low + 1e-3 && x < high - 1e-3);
-  const marks = [low, ...within, high]
+  const marks = [low, high];
+  const mark = (x: Metres) => {
+    if (x > low + 1e-3 && x < high - 1e-3) marks.push(x);
+  };
+  const markAt = (x: number) => mark(metresFromMillimetres(position.x + x));
+  for (const { x } of frames) markAt(x);
+  for (const part of [...rods, ...(construction?.doublers ?? [])]) {
+    markAt(part.from);
+    markAt(part.to);
+  }
+  for (let index = 0; index < count; index++) mark(front + (first + index) * step);
+  const apart = marks
     .sort((a, b) => a - b)
-    .filter((mark, index, all) => index === 0 || mark - all[index - 1]! > 1e-5);
-  return to > from ? marks : marks.toReversed();
+    .filter((place, index, all) => index === 0 || place - all[index - 1]! > 1e-5);
+  return to > from ? apart : apart.toReversed();
 }
 
 /** Rotation of the far end under a force and a moment at a point that is stiffly joined to it, from six loads worked out once. */
@@ -104,11 +107,19 @@ export function endTurn(beam: BodyBeam): (force: Vector3, at: Vector3, moment: V
     )!;
   const byForce = units.map((force) => turned({ force }));
   const byMoment = units.map((moment) => turned({ moment }));
+  // Asked for every strip, several times: nothing is made on the way.
   return (force, at, moment) => {
-    const about = plus(moment, cross(minus(at, beam.end), force));
-    let sum: Vector3 = [0, 0, 0];
-    for (let axis = 0; axis < 3; axis++)
-      sum = plus(sum, plus(times(byForce[axis]!, force[axis]!), times(byMoment[axis]!, about[axis]!)));
-    return sum;
+    const [x, y, z] = [at[0] - beam.end[0], at[1] - beam.end[1], at[2] - beam.end[2]];
+    const aboutX = moment[0] + y * force[2] - z * force[1];
+    const aboutY = moment[1] + z * force[0] - x * force[2];
+    const aboutZ = moment[2] + x * force[1] - y * force[0];
+    const turn = (axis: 0 | 1 | 2) =>
+      byForce[0]![axis] * force[0] +
+      byForce[1]![axis] * force[1] +
+      byForce[2]![axis] * force[2] +
+      byMoment[0]![axis] * aboutX +
+      byMoment[1]![axis] * aboutY +
+      byMoment[2]![axis] * aboutZ;
+    return [turn(0), turn(1), turn(2)];
   };
 }

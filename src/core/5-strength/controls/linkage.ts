@@ -27,6 +27,9 @@ export interface LinkageLoad {
   readonly buckles: Newtons | null;
 }
 
+/** Where nobody typed one. */
+const USUAL_SERVO = servoSchema.parse({});
+
 /** Strips along a control. */
 const STRIPS = 12;
 
@@ -56,7 +59,7 @@ export function linkageLoad(surface: PlacedSurface, control: Control, pressure: 
   const wide = surface.mirrored ? 2 * aspect : aspect;
   const throwMost = radiansFromDegrees(Math.max(control.throwUp, control.throwDown));
   const hinge = LEFT_BY_FRICTION * sum * throwMost * pressure * (wide / (wide + 2));
-  const given = control.servo ?? servoSchema.parse({});
+  const given = control.servo ?? USUAL_SERVO;
   const [arm, horn] = [given.arm, given.horn].map((size) => metresFromMillimetres(Math.max(1, size))) as [
     number,
     number,

@@ -40,6 +40,27 @@ export interface Composite {
   readonly upDown: number;
   readonly foreAft: number;
   readonly both: number;
+  /** What the strain of every fibre is worked out from, `LIMIT` by `LIMIT`. */
+  readonly limits: Float64Array;
+}
+
+/** Of each fibre: its middle above and aft of that of stiffness, its four reaches [m], and E/σ pulled and pressed, nothing where it has no stiffness. */
+const LIMIT = { up: 0, aft: 1, longUp: 2, longAft: 3, shortUp: 4, shortAft: 5, pulled: 6, pressed: 7 } as const;
+const LIMITS = 8;
+
+function limitsOf(fibres: readonly Fibre[], x: Metres, z: Metres): Float64Array {
+  const limits = new Float64Array(LIMITS * fibres.length);
+  for (let index = 0, at = 0; index < fibres.length; index++, at += LIMITS) {
+    const fibre = fibres[index]!;
+    const { solid, reach } = fibre;
+    limits[at + LIMIT.up] = fibre.z - z;
+    limits[at + LIMIT.aft] = fibre.x - x;
+    for (let part = 0; part < 4; part++) limits[at + LIMIT.longUp + part] = reach[part]!;
+    if (!(solid.young > 0)) continue;
+    limits[at + LIMIT.pulled] = solid.young / solid.tension;
+    limits[at + LIMIT.pressed] = solid.young / solid.compression;
+  }
+  return limits;
 }
 
 /** Source: Megson, Aircraft Structures for Engineering Students, ch. 16 (unsymmetrical bending), ch. 25 (laminates). */
@@ -57,7 +78,7 @@ export function composite(fibres: readonly Fibre[]): Composite {
     foreAft += fibre.pull * (fibre.x - x) ** 2 + fibre.own[1];
     both += fibre.pull * (fibre.x - x) * (fibre.z - z) + fibre.own[2];
   }
-  return { fibres, pull, x, z, upDown, foreAft, both };
+  return { fibres, pull, x, z, upDown, foreAft, both, limits: limitsOf(fibres, x, z) };
 }
 
 /** Curvatures of a section: w'' up and down, u'' fore and aft [1/m]. */
@@ -84,28 +105,27 @@ export interface Utilisation {
 }
 
 /** Strain ε = −κ_up z − κ_aft x of every fibre at its outer edges, against the strain it bears: σ/E. */
-export function utilisation(whole: Composite, curvature: Curvature): Utilisation {
+export function utilisation({ fibres, limits }: Composite, { up, aft }: Curvature): Utilisation {
   let share = 0;
-  let hardest: Fibre | null = null;
-  for (const fibre of whole.fibres) {
-    const own = fibreShare(whole, curvature, fibre, 'harder');
-    if (own > share) [share, hardest] = [own, fibre];
+  let hardest = -1;
+  for (let at = 0; at < limits.length; at += LIMITS) {
+    const own = Math.max(shareAt(limits, at, up, aft, true), shareAt(limits, at, up, aft, false));
+    if (own > share) {
+      share = own;
+      hardest = at;
+    }
   }
-  const isPressed =
-    hardest !== null &&
-    fibreShare(whole, curvature, hardest, 'pressed') > fibreShare(whole, curvature, hardest, 'pulled');
-  return { share, fibre: hardest, isPressed };
+  const isPressed = hardest >= 0 && shareAt(limits, hardest, up, aft, true) > shareAt(limits, hardest, up, aft, false);
+  return { share, fibre: hardest < 0 ? null : fibres[hardest / LIMITS]!, isPressed };
 }
 
-/** Pulled and pressed edge of a fibre; one without stiffness bears nothing. Asked for thousands of times: nothing is made on the way. */
-function fibreShare({ x, z }: Composite, { up, aft }: Curvature, fibre: Fibre, side: 'pulled' | 'pressed' | 'harder') {
-  const { solid, reach } = fibre;
-  if (!(solid.young > 0)) return 0;
-  const middle = -up * (fibre.z - z) - aft * (fibre.x - x);
-  const edge = Math.abs(up * reach[0] + aft * reach[1]) + Math.abs(up * reach[2] + aft * reach[3]);
-  const pulled = ((middle + edge) * solid.young) / solid.tension;
-  const pressed = ((edge - middle) * solid.young) / solid.compression;
-  return side === 'pulled' ? pulled : side === 'pressed' ? pressed : Math.max(pulled, pressed);
+/** Share at the edge of a fibre that is pressed or pulled most. Asked for thousands of times: nothing is made on the way. */
+function shareAt(limits: Float64Array, at: number, up: number, aft: number, isPressed: boolean): number {
+  const middle = -up * limits[at + LIMIT.up]! - aft * limits[at + LIMIT.aft]!;
+  const edge =
+    Math.abs(up * limits[at + LIMIT.longUp]! + aft * limits[at + LIMIT.longAft]!) +
+    Math.abs(up * limits[at + LIMIT.shortUp]! + aft * limits[at + LIMIT.shortAft]!);
+  return isPressed ? (edge - middle) * limits[at + LIMIT.pressed]! : (middle + edge) * limits[at + LIMIT.pulled]!;
 }
 
 /** How hard each kind of member is worked, every rod by itself. */
@@ -115,15 +135,15 @@ export interface MemberWorked {
   readonly share: number;
 }
 
-export function membersWorked(whole: Composite, curvature: Curvature): MemberWorked[] {
+export function membersWorked({ fibres, limits }: Composite, { up, aft }: Curvature): MemberWorked[] {
   const worst = new Map<string, MemberWorked>();
-  for (const fibre of whole.fibres) {
-    if (fibre.solid.young <= 0) continue;
-    const share = fibreShare(whole, curvature, fibre, 'harder');
-    const { member, rod = null } = fibre;
+  fibres.forEach(({ solid, member, rod = null }, index) => {
+    if (solid.young <= 0) return;
+    const at = LIMITS * index;
+    const share = Math.max(shareAt(limits, at, up, aft, true), shareAt(limits, at, up, aft, false));
     const key = rod ?? member;
     if (share >= (worst.get(key)?.share ?? 0)) worst.set(key, { member, rod, share });
-  }
+  });
   return [...worst.values()];
 }
 

@@ -14,6 +14,7 @@ import type { Covering, Layup } from '../materials/board';
 import type { Board } from '../materials/ownBoard';
 import { type RodMember, rodMember } from '../materials/rods';
 import { withoutWebs } from './clip';
+import { bendsOfLine } from './straight';
 
 /** What a surface is made of, worked out once for all its sections. */
 export interface SurfaceStuff {
@@ -26,7 +27,12 @@ export interface SurfaceStuff {
   readonly layups: Map<string, Layup>;
 }
 
-type PanelWalls = readonly [inner: SectionWalls, outer: SectionWalls];
+interface PanelWalls {
+  readonly inner: SectionWalls;
+  readonly outer: SectionWalls;
+  /** Whether both have the same walls, so that those between can be mixed of them point by point. */
+  readonly isAlike: boolean;
+}
 
 /** A rod along a surface: from where to where [m], aft of the root’s leading edge. */
 export interface LaidRod {
@@ -87,8 +93,30 @@ function panelWalls({ stations }: PlacedSurface, panel: number, sheet: number): 
   const wallsOf = ({ section, chord }: StationEnd) =>
     buildOf(section).walls(section, contourOf(section, chord), chord, sheet);
   const section = withSparOf(inner.section, outer.section);
-  const walls = [wallsOf(inner), wallsOf({ ...outer, section })] as const;
-  return tooLowToFold([inner, outer]) ? [withoutWebs(walls[0]), withoutWebs(walls[1])] : walls;
+  const drawn = [wallsOf(inner), wallsOf({ ...outer, section })] as const;
+  const [from, to] = tooLowToFold([inner, outer]) ? [withoutWebs(drawn[0]), withoutWebs(drawn[1])] : drawn;
+  const isAlike =
+    inner.section.kind === outer.section.kind &&
+    from.isBlock === to.isBlock &&
+    from.cell.length === to.cell.length &&
+    from.walls.length === to.walls.length &&
+    from.walls.every(
+      ({ kind, line }, wall) => kind === to.walls[wall]!.kind && line.length === to.walls[wall]!.line.length,
+    );
+  return isAlike ? { ...bentAlike(from, to), isAlike } : { inner: from, outer: to, isAlike };
+}
+
+/** Both without the points that neither line bends at: fewer to be mixed. */
+function bentAlike(from: SectionWalls, to: SectionWalls): Pick<PanelWalls, 'inner' | 'outer'> {
+  const kept = from.walls.map(({ line }, wall) => {
+    const bends = new Set([...bendsOfLine(line), ...bendsOfLine(to.walls[wall]!.line)]);
+    return [...bends].sort((a, b) => a - b);
+  });
+  const thinned = (walls: SectionWalls): SectionWalls => ({
+    ...walls,
+    walls: walls.walls.map(({ kind, line }, wall) => ({ kind, line: kept[wall]!.map((at) => line[at]!) })),
+  });
+  return { inner: thinned(from), outer: thinned(to) };
 }
 
 interface StationEnd {
