@@ -39,3 +39,9 @@ test('where nothing ends a wing is divided more finely towards its root', () => 
   steps.slice(1).forEach((step, index) => expectWithin(step / steps[index]!, growth, 1e-9));
   expectWithin(growth ** steps.length, 2.5, 1e-9);
 });
+
+test('a wing that tapers to a quarter is divided as often as its chord falls by an eighth', () => {
+  const delta = placed('manta-delta', 'wing');
+  const plain = { ...delta, source: { ...delta.source, controls: [] } };
+  expect(marksAlong({ surface: plain, rods: [] })).toHaveLength(Math.ceil(Math.log(620 / 140) / 0.12) + 1);
+});
