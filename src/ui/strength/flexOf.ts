@@ -3,6 +3,7 @@ import type { Analysis } from '@/core/analyse';
 import { type PlacedSurface, planformAt } from '@/core/3-shape/geometry/layout';
 import { decimal, type DisplayUnits, formatLength } from '@/words/formatQuantity';
 import type { Places } from '../sheet/scale';
+import { bentBetween } from './bentBetween';
 
 type Strength = Analysis['strength'];
 type FlexedSurface = Strength['surfaces'][number];
@@ -71,21 +72,25 @@ export function bentLine(
   enlarged: number,
 ): { readonly drawn: Places; readonly bent: Places } {
   const length = surface.stations.at(-1)!.distance;
-  const drawn = nodes.map(({ spanFraction }) => {
-    const { y, z, panel } = planformAt(surface, Math.min(spanFraction, 1) * length);
+  const known = nodes.map((node) => ({
+    place: Math.min(node.spanFraction, 1) * length,
+    bends: enlarged * flexAt(node, pull, speeds).bends,
+  }));
+  const line = bentBetween(known, STEPS).map(({ place, bends }) => {
+    const { y, z, panel } = planformAt(surface, place);
     const [a, b] = [surface.stations[panel]!, surface.stations[panel + 1]!];
     const [dy, dz] = [b.y - a.y, b.z - a.z];
     const along = Math.hypot(dy, dz);
-    return { y, z, up: [-dz / along, dy / along] as const };
+    return { y, z, bentY: y - (bends * dz) / along, bentZ: z + (bends * dy) / along };
   });
   return {
-    drawn: drawn.map(({ y, z }) => [millimetresFromMetres(y), millimetresFromMetres(z)] as const),
-    bent: drawn.map(({ y, z, up }, index) => {
-      const off = enlarged * flexAt(nodes[index]!, pull, speeds).bends;
-      return [millimetresFromMetres(y + off * up[0]), millimetresFromMetres(z + off * up[1])] as const;
-    }),
+    drawn: line.map(({ y, z }) => [millimetresFromMetres(y), millimetresFromMetres(z)] as const),
+    bent: line.map(({ bentY, bentZ }) => [millimetresFromMetres(bentY), millimetresFromMetres(bentZ)] as const),
   };
 }
+
+/** Places that are drawn of every stretch of a wing. */
+const STEPS = 4;
 
 /** What goes on along the right half of a surface, from the plane of symmetry [mm]. */
 export function strengthCurves({ nodes }: FlexedSurface, pull: Pull, speeds: readonly [number, number]) {
