@@ -40,7 +40,7 @@ export interface Composite {
   readonly upDown: number;
   readonly foreAft: number;
   readonly both: number;
-  /** What the strain of every fibre is worked out from, `LIMIT` by `LIMIT`. */
+  /** What the strain of every fibre is worked out from, `LIMITS` numbers of each. */
   readonly limits: Float64Array;
 }
 
