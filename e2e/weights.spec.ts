@@ -100,7 +100,7 @@ test('balance, undercarriage and ceilings answer what is asked', async ({ page }
   await page.keyboard.press('Enter');
   await way.getByRole('button').click();
   await expect(page.locator('[data-number="beam-balance"]')).toHaveText('balances 350 mm');
-  await expect(page.getByTestId('ceilings')).toContainText('Rods');
+  await expect(page.getByTestId('ceilings')).toContainText('Strength');
   await choose(page, 'Put in', /^Camera, mapping/);
   await expect(page.getByText('Balance moves')).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText('Nose wheel: tips over beyond')).toBeVisible();

@@ -45,8 +45,6 @@ const ELSEWHERE: Readonly<Record<string, readonly (readonly [string, string])[]>
     ['src/core/6-groups/ceilings/ceilingInput.ts', 'THRUST_OVER_MOTOR'],
     ['src/core/6-groups/ceilings/massCeiling.ts', 'CLIMB'],
     ['src/core/6-groups/ceilings/massCeiling.ts', 'THRUST_KEPT'],
-    ['src/core/6-groups/ceilings/massCeiling.ts', 'PULL_UP'],
-    ['src/core/6-groups/ceilings/massCeiling.ts', 'STRENGTHS'],
   ],
   pitchFloor: [['src/core/6-groups/speeds/speeds.ts', 'APPROACH_OVER_STALL']],
   sparMisplaced: [['src/core/3-shape/pattern/sparPlace.ts', 'MOST_OFF_THICKEST']],

@@ -287,7 +287,15 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
   offCentre: [set(base, '/massItems/lump/position/y'), 0, 60],
   wingUnspared: [set(base, '/surfaces/wing/stations/1/distanceFromRoot'), 240, 600],
   tailOverloaded: [set(base, '/surfaces/tail/incidence'), 0, -14],
-  overCeiling: [(x) => withRod({ material: 'pine', width: x, height: x }), 14, 1.5],
+  overCeiling: [
+    (mass) =>
+      change(base, [
+        '/massItems',
+        [...base.massItems, { ...base.massItems[0]!, id: 'motor', category: 'motor', mass }],
+      ]),
+    90,
+    5,
+  ],
 };
 
 /** Halvings that bring the two documents of a rule close to its edge. */

@@ -1,8 +1,11 @@
-import { percent, millimetres, nameOf, say } from '@/core/1-base/words/phrase';
+import { percent, millimetres, nameOf, say, type Words } from '@/core/1-base/words/phrase';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { ROD_STOCK, type RodStock } from '@/core/2-document/catalogue/rods';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { laidRod, REACH } from '@/core/2-document/laidRod';
+import { contourOf, thicknessOf } from '@/core/3-shape/section/contour';
+import { boardOf } from '@/core/3-shape/section/freshSection';
+import { isHollow } from '@/core/3-shape/section/kinds';
 import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import { isWing } from '@/core/2-document/schema/roles';
@@ -17,6 +20,7 @@ const stockOf = (wanted: string): RodStock[] => ROD_STOCK.filter(({ name }) => n
 /** Rods for a wing from the lightest on, and how much of the half span they reach. */
 const FOR_WINGS = [
   ['Carbon rod 3 mm', REACH],
+  ['Carbon tube 4 × 2 mm', REACH],
   ['Carbon tube 6 × 4 mm', 0.5],
   ['Carbon tube 6 × 4 mm', REACH],
   ['Carbon tube 8 × 6 mm', 0.5],
@@ -24,29 +28,55 @@ const FOR_WINGS = [
   ['Spruce strip 3 × 10 mm, on edge', REACH],
 ] as const;
 
-/** Rods through a wing, each by itself; where there are several wings, also through all of them. @param name of the wing, as findings speak of it */
+/**
+ * Rods through a wing, each by itself; where there are several wings, also
+ * through all of them. Those that stand out of the board come last.
+ * @param name of the wing, as findings speak of it
+ */
 export function rodRemedies(design: Design, name: string | undefined): Remedy[] {
   const wings = design.surfaces.filter(isWing);
   const wing = wings.find((surface) => (surface.name || surface.id) === name);
-  const laid = (surface: Surface, stock: RodStock, reach: number) =>
-    field('surfaces', surface.id, 'spars').to([...surface.spars, laidRod(surface, stock, reach)]);
-  return FOR_WINGS.flatMap(([wanted, reach]) =>
-    stockOf(wanted).flatMap((stock): Remedy[] => {
-      const rod = stock.name.toLowerCase();
-      const example = laidRod(wing ?? wings[0]!, stock, reach);
-      const alone = wing && {
-        label: say`Lay a ${rod} through ${name!}, ${millimetres(
-          example.end.distanceFromRoot,
-        )} out from the root, ${millimetres(example.start.x)} behind the leading edge`,
-        change: [laid(wing, stock, reach)],
+  const ways = [
+    ...(wing
+      ? FOR_WINGS.map((rod) => ({ rod, through: [wing], where: (stock: RodStock) => placeIn(wing, stock, rod[1]) }))
+      : []),
+    ...(wings.length > 1
+      ? FOR_WINGS.map((rod) => ({
+          rod,
+          through: wings,
+          where: () => say`through each wing, over ${percent(rod[1], 0)} of its half span`,
+        }))
+      : []),
+  ];
+  const room = new Map(wings.map((surface) => [surface, roomIn(surface)]));
+  const remedies = ways.flatMap(({ rod: [wanted, reach], through, where }) =>
+    stockOf(wanted).map((stock) => {
+      const change = through.map((surface) =>
+        field('surfaces', surface.id, 'spars').to([...surface.spars, laidRod(surface, stock, reach)]),
+      );
+      return {
+        remedy: { label: say`Lay a ${stock.name.toLowerCase()} ${where(stock)}`, change },
+        isProud: through.some((surface) => stock.height > room.get(surface)!),
       };
-      const all = wings.length > 1 && {
-        label: say`Lay a ${rod} through each wing, over ${percent(reach, 0)} of its half span`,
-        change: wings.map((surface) => laid(surface, stock, reach)),
-      };
-      return [alone, all].filter((remedy) => !!remedy);
     }),
   );
+  return remedies.toSorted((a, b) => Number(a.isProud) - Number(b.isProud)).map(({ remedy }) => remedy);
+}
+
+/** Height that a rod may have in the thickest place of the thinnest section [mm]. */
+const roomIn = ({ stations }: Surface): number =>
+  Math.min(
+    ...stations.map(
+      ({ section, chord }) =>
+        thicknessOf(contourOf(section, chord)).ratio * chord - (isHollow(section) ? 2 * boardOf(section) : 0),
+    ),
+  );
+
+function placeIn(surface: Surface, stock: RodStock, reach: number): Words {
+  const { end, start } = laidRod(surface, stock, reach);
+  return say`through ${surface.name || surface.id}, ${millimetres(
+    end.distanceFromRoot,
+  )} out from the root, ${millimetres(start.x)} behind the leading edge`;
 }
 
 /** How much of its span a wing loses, each by itself. */

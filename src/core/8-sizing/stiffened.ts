@@ -6,7 +6,7 @@ import type { Finding, Remedy } from '@/core/7-verdict/finding';
 import { checkRules } from '@/core/7-verdict/judge';
 
 /** Findings that a rod may settle. */
-const OF_STRENGTH = new Set(['overCeiling', 'breaksInFlight', 'twistsAway', 'turnsRound', 'flexUnsettles', 'softBoom']);
+const OF_STRENGTH = new Set(['breaksInFlight', 'twistsAway', 'turnsRound', 'flexUnsettles', 'softBoom']);
 /** So many rods are added at most. */
 const MOST_RODS = 3;
 

@@ -13,7 +13,7 @@ const NAMES: Record<Ceiling['reason'], string> = {
   stall: 'Stall',
   launch: 'Launch',
   climb: 'Climb',
-  strength: 'Rods',
+  strength: 'Strength',
   class: 'Class',
 };
 

@@ -71,7 +71,7 @@ describe('the strip at the beam', () => {
   });
 
   test('nothing found is no promise of anything', async () => {
-    await show(demoDesign('lagoon-postman'), <FindingsStrip />);
+    await show(demoDesign('harbour-steward'), <FindingsStrip />);
     expect(screen.getByTestId('findings-strip').textContent).toMatch(/Nothing stands out in what was computed/);
   });
 });

@@ -3,7 +3,11 @@ import type { ValueOf } from '../group';
 import type { reference } from '../reference/reference';
 import type { speeds } from '../speeds/speeds';
 import type { stall } from '../stall/stall';
+import type { mass } from '../mass/mass';
+import type { strength } from '../strength/strength';
 import type { Design } from '@/core/2-document/schema/design';
+import { isWing } from '@/core/2-document/schema/roles';
+import { NO_MASS } from '../words';
 import { targetsOf } from './briefTargets';
 import { launchSpeed } from './launchSpeed';
 import { thrustGiven } from '../power/thrustGiven';
@@ -17,21 +21,25 @@ export function ceilingInput(
     readonly reference: ValueOf<typeof reference>;
     readonly stall: ValueOf<typeof stall>;
     readonly speeds: ValueOf<typeof speeds>;
+    readonly mass: ValueOf<typeof mass>;
+    readonly strength: ValueOf<typeof strength>;
   },
 ): CeilingInput | null {
   const {
     reference: of,
     stall: { liftCoefficient },
     speeds: { glideRatio },
+    mass: { total, parts },
+    strength: { breakingLoadFactor: factor, breakingBand: band, breaksAt, reasons },
   } = numbers;
   if (of.area === null || of.span === null) return null;
   const { elevation, temperature } = design.conditions;
   const air = airAt(elevation, temperature);
+  const wings = new Set(design.surfaces.filter(isWing).map(({ id }) => id));
   const targets = targetsOf(design.brief, air, liftCoefficient ?? 1);
   return {
     density: air.density,
     area: of.area,
-    span: of.span,
     maximumLift: liftCoefficient,
     stallSpeed: targets.stallSpeed,
     stallBecause: targets.stallBecause,
@@ -39,7 +47,12 @@ export function ceilingInput(
     launchSpeedOf: design.brief.launch === 'wheels' ? null : (mass) => launchSpeed(design.brief, mass),
     thrust: thrustGiven(design, air),
     liftOverDrag: glideRatio,
-    wing: design.surfaces.find(({ role }) => role === 'wing') ?? null,
+    total,
+    wingMass: parts.reduce((sum, { id, mass: own }) => sum + (wings.has(id) ? own : 0), 0),
+    breaks:
+      factor !== null && band !== null && breaksAt
+        ? { factor, band, part: breaksAt.surface }
+        : (reasons['breakingLoadFactor'] ?? NO_MASS),
     limit: design.brief.maximumMass === undefined ? null : kilogramsFromGrams(design.brief.maximumMass),
   };
 }

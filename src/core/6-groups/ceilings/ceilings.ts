@@ -4,6 +4,8 @@ import { maybe, sentenceKey } from '../keys';
 import { reference } from '../reference/reference';
 import { speeds } from '../speeds/speeds';
 import { stall } from '../stall/stall';
+import { mass } from '../mass/mass';
+import { strength } from '../strength/strength';
 import { ceilingInput } from './ceilingInput';
 import { massCeilings } from './massCeiling';
 
@@ -20,7 +22,7 @@ const value = z.array(
 export const ceilings = valueGroup(value, {
   id: 'ceilings',
   title: 'How heavy it may get',
-  needs: { reference, stall, speeds },
+  needs: { reference, stall, speeds, mass, strength },
   compute: ({ prepared: { design } }, numbers) => {
     const input = ceilingInput(design, numbers);
     return input ? massCeilings(input) : [];

@@ -3,17 +3,15 @@ import { LAUNCH_OVER_STALL } from './briefTargets';
 import { HEAVIEST_THROW } from './launchSpeed';
 import type { ThrustGiven } from '../power/thrustGiven';
 import { GRAVITY } from '@/core/5-aero/atmosphere';
-import { kilograms, metresPerSecond, radians, say, type Words } from '@/core/1-base/words/phrase';
+import { kilograms, metresPerSecond, percent, plain, radians, say, type Words } from '@/core/1-base/words/phrase';
 import {
   type Fraction,
   type Kilograms,
   type KilogramsPerCubicMetre,
-  type Metres,
   type MetresPerSecond,
   type SquareMetres,
 } from '@/core/1-base/units/convert';
-import { rodSection } from '@/core/3-shape/section/rod';
-import type { Surface } from '@/core/2-document/schema/surface';
+import { NO_MASS } from '../words';
 
 /** How heavy it may get for one reason [kg]; null with the reason when it cannot be said. */
 export interface Ceiling {
@@ -26,9 +24,8 @@ export interface Ceiling {
 
 export interface CeilingInput {
   readonly density: KilogramsPerCubicMetre;
-  /** Wing area [m²] and span [m]. */
+  /** Wing area. */
   readonly area: SquareMetres;
-  readonly span: Metres;
   readonly maximumLift: Fraction | null;
   /** Stall speed that the brief can live with [m/s], and why. */
   readonly stallSpeed: MetresPerSecond;
@@ -39,7 +36,11 @@ export interface CeilingInput {
   /** Full thrust; null without a motor. */
   readonly thrust: ThrustGiven | null;
   readonly liftOverDrag: Fraction | null;
-  readonly wing: Surface | null;
+  /** What it weighs as it is, and its wings of that [kg]. */
+  readonly total: Kilograms | null;
+  readonly wingMass: Kilograms;
+  /** Load factor at cruise speed that breaks it, with its band and what gives way; why where it is not known. */
+  readonly breaks: { readonly factor: number; readonly band: Fraction; readonly part: string } | Words;
   /** Class of the brief [kg]. */
   readonly limit: Kilograms | null;
 }
@@ -47,24 +48,16 @@ export interface CeilingInput {
 /** Climb angle that clears a hedge, as its sine, and the speed of that climb over the stall. */
 const CLIMB = 0.15;
 const CLIMB_OVER_STALL = 1.3;
-/** Load factor of a hard pull-up that the spar must bear. */
+/** Load factor of a hard pull-up that wings must bear. */
 export const PULL_UP = 4;
-/** Bending strength that is safe to count on [Pa]: half of what tables give, for knots and notches. */
-const STRENGTHS: readonly (readonly [RegExp, number])[] = [
-  [/carbon/i, 6e8],
-  [/glass|fibre/i, 2.5e8],
-  [/pine|spruce|wood|bamboo|dowel/i, 3e7],
-  [/alumin/i, 1.2e8],
-];
 
 const massAtStall = (speed: number, { density, area, maximumLift }: CeilingInput) =>
   (0.5 * density * speed ** 2 * area * maximumLift!) / GRAVITY;
 
 /**
  * Greatest masses: m = ½ρV²S C_Lmax/g at the stall speed, and at the launch
- * speed over 1.2, which falls with the mass when it is thrown; thrust that still climbs, T k = W(sin γ + D/L); a rod of
- * modulus Z under an elliptic load, root bending n W b/(3π). Sources:
- * Anderson, Introduction to Flight, ch. 6; Gere, Mechanics of Materials, ch. 5.
+ * speed over 1.2, which falls with the mass when it is thrown; thrust that still climbs, T k = W(sin γ + D/L); what the
+ * wings bear. Source: Anderson, Introduction to Flight, ch. 5 and 6.
  */
 export function massCeilings(input: CeilingInput): Ceiling[] {
   const { maximumLift, launchSpeedOf, thrust, liftOverDrag, limit } = input;
@@ -149,33 +142,21 @@ function climbCeiling(thrust: ThrustGiven | null, liftOverDrag: Fraction | null,
   };
 }
 
-function strengthCeiling({ wing, span }: CeilingInput): Ceiling {
-  const rods = wing?.spars.filter((spar) => rodSection(spar).modulus > 0 && spar.start.distanceFromRoot < 1) ?? [];
-  if (rods.length === 0)
-    return {
-      reason: 'strength',
-      kind: 'physics',
-      mass: null,
-      because: 'no rod with a size reaches the root; board alone is not counted',
-    };
-  let moment = 0;
-  for (const rod of rods) {
-    const { material } = rod;
-    const strength = STRENGTHS.find(([pattern]) => pattern.test(material))?.[1];
-    if (strength === undefined)
-      return {
-        reason: 'strength',
-        kind: 'physics',
-        mass: null,
-        because: `nothing is known of “${material || 'the spar material'}”: name carbon, glass, wood or aluminium`,
-      };
-    moment += strength * rodSection(rod).modulus;
-  }
+/**
+ * What bends the wings is what they carry beside themselves, as their own
+ * weight rides where it is lifted: n (m − m_wing) stays the same where they
+ * break, so that m = m_wing + (m_0 − m_wing) n_0/n. Exact for wings that are
+ * lifted and weigh alike along the span.
+ */
+function strengthCeiling({ total, wingMass, breaks }: CeilingInput): Ceiling {
+  const base = { reason: 'strength', kind: 'physics' } as const;
+  if (typeof breaks !== 'object' || !('factor' in breaks)) return { ...base, mass: null, because: breaks };
+  if (total === null) return { ...base, mass: null, because: NO_MASS };
+  const { factor, band, part } = breaks;
   return {
-    reason: 'strength',
-    kind: 'physics',
-    mass: (moment * 3 * Math.PI) / (PULL_UP * span) / GRAVITY,
-    because: `the rods alone bend to their limit at the root in a pull-up of ${PULL_UP} times the weight`,
+    ...base,
+    mass: wingMass + ((total - wingMass) * factor) / PULL_UP,
+    because: say`heavier, ${part} gives way in a pull-up of ${plain(PULL_UP, 0)} times the weight (±${percent(band, 0)})`,
   };
 }
 

@@ -5,7 +5,6 @@ import { rodRemedies, shorterSpan } from '../stiffenings';
 /** Less than that a wing meets in any turn; or less than such a share of what a pull-up out of its dive may ask for; C, practice. */
 const LEAST = 3.5;
 const POOR = 0.4;
-const SHORT = 0.7;
 /** A turn at sixty degrees of bank asks for that [exact]. */
 const TURN = 2;
 
@@ -32,16 +31,15 @@ export const breaksInFlight = makeRule(
         numbers: { breaks: plain(level, 1), asked: plain(asked ?? TURN, 1) },
         remedies: remedies(),
       };
-    if (breaks === null || asked === null || diveSpeed === null || breaks >= SHORT * asked) return null;
-    const isPoor = breaks < LEAST || breaks < POOR * asked;
+    if (breaks === null || asked === null || diveSpeed === null || breaks >= asked) return null;
     return {
-      severity: isPoor ? 'caution' : 'note',
+      severity: breaks < LEAST || breaks < POOR * asked ? 'caution' : 'note',
       message: say`In a dive at ${metresPerSecond(diveSpeed, 0)} it bears ${plain(
         breaks,
         1,
       )} times its weight, and a hard pull-up there may ask for ${plain(asked, 1)}; ${part} gives way first. Dive gently and pull softly, or stiffen it.`,
       numbers: { breaks: plain(breaks, 1), asked: plain(asked, 1) },
-      remedies: isPoor ? remedies() : [],
+      remedies: remedies(),
     };
   },
 );
