@@ -85,7 +85,7 @@ describe('findings', () => {
   });
 
   test('nothing found is no promise', async () => {
-    await show(demoDesign('lagoon-postman'), <FindingsPanel onShow={() => undefined} />);
+    await show(demoDesign('harbour-steward'), <FindingsPanel onShow={() => undefined} />);
     expect(screen.getByText(/That proves nothing in the air: follow your club’s rules/)).toBeTruthy();
   });
 });
