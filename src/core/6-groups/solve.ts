@@ -44,11 +44,18 @@ function neededPrototype(group: Group): object {
   return made;
 }
 
+/** The groups of what was prepared and solved already. */
+export const numbersFrom = (solution: Solution): Numbers => solvedFrom(solution.prepared.design, solution).numbers;
+
 /** The numbers of a design, read one by one, and how each came about. */
 export function solve(design: Design, options: AnalyseOptions): Solved {
   const prepared = prepare(design, options);
-  const fault = prepared ? referenceFault(prepared) : NO_WING;
-  const solution = prepared && fault === null ? new Solution(prepared, options) : null;
+  return solvedFrom(design, prepared && new Solution(prepared, options));
+}
+
+function solvedFrom(design: Design, made: Solution | null): Solved {
+  const fault = made ? referenceFault(made.prepared) : NO_WING;
+  const solution = fault === null ? made : null;
   const known = new Map<Group, unknown>();
   const neededBy = (group: Group) => {
     const needed: Needed = Object.create(neededPrototype(group)) as Needed;

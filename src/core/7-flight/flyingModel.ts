@@ -3,7 +3,8 @@ import type { Design } from '@/core/2-document/schema/design';
 import { apparentMass } from '@/core/5-aero/apparentMass';
 import { addLoads, type Load, scaleLoad } from '@/core/5-aero/forces';
 import { lateWash } from '@/core/6-groups/motion/lateWash';
-import { numbersOf } from '@/core/6-groups/solve';
+import type { Numbers } from '@/core/6-groups/page';
+import { numbersFrom } from '@/core/6-groups/solve';
 import { plus, times } from '@/core/1-base/numeric/vectors';
 import { prepare, type Prepared } from '@/core/6-groups/solution/prepare';
 import { FORGOTTEN, groundInFlight } from '@/core/6-groups/solution/groundEffect';
@@ -18,6 +19,8 @@ import type { ThrustOf } from './thrust';
 /** An aircraft ready to be flown: state of a rigid body, and behind it the share of attached flow of every strip. */
 export interface FlyingModel {
   readonly prepared: Prepared;
+  /** What the analysis says of the same design, without bands. */
+  readonly numbers: Numbers;
   readonly body: RigidBody;
   readonly strips: number;
   readonly size: number;
@@ -115,13 +118,28 @@ function airOver(
   };
 }
 
-/** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
-const SETTLING = 40;
-const SETTLED = 1e-4;
 /** Angle beyond which what the ground adds is held [rad]. */
 const MOST_GROUND_ALPHA = 0.22;
 /** Slower than that through the air there are no loads [m/s]. */
 const STILL = 1e-3;
+
+/** A share. */
+const bounded = (share: number) => Math.min(1, Math.max(0, share));
+
+/** Motion through the air, which may move itself. */
+function motionOf(state: ArrayLike<number>, commands: Commands, moving?: MovingAir): Motion {
+  const [u, v, w] = throughAir(state, moving);
+  return {
+    ...AT_REST,
+    ...commands,
+    u,
+    v,
+    w,
+    p: state[AT.rate]! + (moving?.turning[0] ?? 0),
+    q: state[AT.rate + 1]! + (moving?.turning[1] ?? 0),
+    r: state[AT.rate + 2]! + (moving?.turning[2] ?? 0),
+  };
+}
 
 export type Unflyable = { readonly because: string };
 
@@ -145,14 +163,15 @@ export function flyingModel(
   if (!prepared) return { because: 'There is no wing with an area.' };
   const weighed = prepared.weights.properties;
   if (!weighed) return { because: 'Nothing has a mass yet: choose a board, or type what the parts weigh.' };
-  const solution = new Solution(prepared, {});
+  const solution = new Solution(prepared, { without: ['bands'] });
   if (!solution.isSolvable) return { because: 'Surfaces lie in one another: no flow can be computed.' };
   const { model } = solution;
   const { air, placed, about, reference, restingPropellers } = prepared;
   const speed = design.conditions.cruiseSpeed as MetresPerSecond;
   const flow = stripFlow(prepared, model, (speed * scale ** 1.5) as MetresPerSecond);
   const ground = groundInFlight(solution);
-  const wash = lateWash(solution, numbersOf(design).pitch.downwashSlope);
+  const numbers = numbersFrom(solution);
+  const wash = lateWash(solution, numbers.pitch.downwashSlope);
   const apparent = apparentMass(placed, air.density, about);
   const delay = wash
     ? (wash.momentPerRadian * wash.slope * air.density * reference.area * reference.meanChord * wash.arm) / 2
@@ -199,18 +218,9 @@ export function flyingModel(
     jets?: readonly Pascals[],
     height: Metres = Infinity,
   ): BodyLoads {
-    const [ahead, right, down] = throughAir(state, moving);
-    const motion: Motion = {
-      ...AT_REST,
-      ...commands,
-      u: ahead,
-      v: right,
-      w: down,
-      p: state[AT.rate]! + (moving?.turning[0] ?? 0),
-      q: state[AT.rate + 1]! + (moving?.turning[1] ?? 0),
-      r: state[AT.rate + 2]! + (moving?.turning[2] ?? 0),
-    };
-    for (let i = 0; i < flow.nodes; i++) shares[i] = Math.min(1, Math.max(0, state[STATE_SIZE + i]!));
+    const motion = motionOf(state, commands, moving);
+    const { u: ahead, v: right, w: down } = motion;
+    for (let i = 0; i < flow.nodes; i++) shares[i] = bounded(state[STATE_SIZE + i]!);
     const near = nearGround(height, Math.atan2(down, ahead));
     const { force, moment } = addLoads([
       flow.loads(motion, shares, told, jets),
@@ -229,21 +239,15 @@ export function flyingModel(
   }
 
   function settledLoads(state: Float64Array, commands: Commands): BodyLoads {
-    for (let round = 0; round < SETTLING; round++) {
-      loads(state, commands);
-      let most = 0;
-      for (let i = 0; i < flow.nodes; i++) {
-        const change = (steady[i]! - state[STATE_SIZE + i]!) / 2;
-        state[STATE_SIZE + i]! += change;
-        most = Math.max(most, Math.abs(change));
-      }
-      if (most < SETTLED) break;
-    }
+    const attached = state.subarray(STATE_SIZE);
+    attached.forEach((share, i) => (attached[i] = bounded(share)));
+    flow.settle(motionOf(state, commands), attached, told);
     return loads(state, commands);
   }
 
   return {
     prepared,
+    numbers,
     body,
     settledLoads,
     strips: flow.nodes,

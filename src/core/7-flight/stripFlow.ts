@@ -20,12 +20,18 @@ export interface StripFlow {
    * would come to and the time constant over the chord and speed. @param jets dynamic pressure that each drive adds behind it [Pa]
    */
   readonly loads: (motion: Motion, attached: ArrayLike<number>, told?: Told, jets?: readonly Pascals[]) => Load;
+  /**
+   * Lets shares of attached flow go half way to where they would come to, again
+   * and again until they stay, without jets. @param told holds at the end what they would come to
+   */
+  readonly settle: (motion: Motion, attached: Float64Array, told: Told) => void;
   /** Forgets what was before: a flight never hangs on the one before it. */
   readonly forget: () => void;
 }
 
-type Meeting = Omit<StripMeeting, 'own'> & Partial<Pick<StripMeeting, 'own'>>;
-
+/** Rounds in which shares of attached flow go half way to where they settle, and how near is there. */
+const SETTLING = 40;
+const SETTLED = 1e-4;
 /** At unit speed along the datum. */
 const AHEAD = { u: 1, v: 0, w: 0, p: 0, q: 0, r: 0 } as const;
 
@@ -44,22 +50,30 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
   const size = nodes.length;
   const answers = answersOf(model, nodes);
   const asAngles = angles(answers, size);
-  const air = cases.map((one) => airOfCase(model, nodes, one, asAngles));
+  // One after another, so that what is met is one sum over all.
+  const air = cases.map((one) => {
+    const { along, across, strength, own } = airOfCase(model, nodes, one, asAngles);
+    return Float64Array.from([...along, ...across, ...strength, ...own]);
+  });
   const reach = Float64Array.from(nodes, ({ chord, section }) => (chord * section.slope) / 2);
   const empty = () => new Float64Array(size);
+  const still = new Float64Array(3 * size);
   const met: MetAir = {
-    along: empty(),
-    across: empty(),
-    strength: empty(),
+    ...metIn(still, size),
     wash: empty(),
     missing: empty(),
     faster: empty(),
     gained: empty(),
     risen: empty(),
   };
-  const perSpeed: StripMeeting = { along: empty(), across: empty(), strength: empty(), own: empty() };
+  const blown = new Float64Array(4 * size);
+  const perSpeed: StripMeeting = { ...metIn(blown, size), own: blown.subarray(3 * size) };
+  /** Cases that a motion has a part of, and the parts; in fours. */
+  const nothing = new Float64Array(4 * size);
+  const moved = Array.from({ length: 4 * Math.ceil(cases.length / 4) }, () => nothing);
+  const parts = new Float64Array(moved.length);
   const blow = stripJets(prepared, nodes, { reach, answers });
-  const sumUp = stripForces(nodes, reach);
+  const { tell, sumUp } = stripForces(nodes, reach);
   const balance = washBalance({
     sections: nodes.map(({ section }) => section),
     isPaired: nodes.map(({ side }) => side === 1),
@@ -67,19 +81,27 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
     answers,
   });
 
-  /** Air that every strip meets with attached flow, and its circulation; its own angles only where they are asked for. */
-  function meet(motion: Motion, { along, across, strength, own }: Meeting): void {
-    for (const values of [along, across, strength]) values.fill(0);
-    own?.fill(0);
-    for (const [index, { share }] of cases.entries()) {
-      const part = share(motion);
+  /** Air that every strip meets with attached flow, and its circulation; its own angles only where there is room for them. */
+  function meet(motion: Motion, into: Float64Array): void {
+    into.fill(0);
+    let count = 0;
+    for (let index = 0; index < cases.length; index++) {
+      const part = cases[index]!.share(motion);
       if (part === 0) continue;
-      const one = air[index]!;
-      addTimes(along, one.along, part);
-      addTimes(across, one.across, part);
-      addTimes(strength, one.strength, part);
-      if (own) addTimes(own, one.own, part);
+      moved[count] = air[index]!;
+      parts[count++] = part;
     }
+    for (let index = count; index < moved.length; index++) {
+      moved[index] = nothing;
+      parts[index] = 0;
+    }
+    for (let index = 0; index < count; index += 4) addFour(into, moved, parts, index);
+  }
+
+  /** The same without jets. */
+  function meetStill(motion: Motion): void {
+    meet(motion, still);
+    for (const values of [met.faster, met.gained, met.risen]) values.fill(0);
   }
 
   return {
@@ -89,11 +111,24 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
       met.wash.fill(0);
       met.missing.fill(0);
     },
+    settle: (motion, attached, told) => {
+      meetStill(motion);
+      for (let round = 0; round < SETTLING; round++) {
+        balance(met, attached);
+        tell(met, attached, told);
+        let most = 0;
+        for (let i = 0; i < size; i++) {
+          const change = (told.steady[i]! - attached[i]!) / 2;
+          attached[i]! += change;
+          most = Math.max(most, Math.abs(change));
+        }
+        if (most < SETTLED) return;
+      }
+    },
     loads: (motion, attached, told, jets) => {
-      meet(motion, met);
-      for (const values of [met.faster, met.gained, met.risen]) values.fill(0);
+      meetStill(motion);
       if (jets?.some((pressure) => pressure > 0)) {
-        meet({ ...motion, ...AHEAD }, perSpeed);
+        meet({ ...motion, ...AHEAD }, blown);
         blow(jets, { ...met, perSpeed });
       }
       balance(met, attached);
@@ -112,6 +147,16 @@ export function stripFlow(prepared: Prepared, model: AeroModel, speed: MetresPer
   };
 }
 
-function addTimes(to: Float64Array, values: Float64Array, times: number): void {
-  for (let i = 0; i < to.length; i++) to[i]! += times * values[i]!;
+/** Adds four cases, each so many times; summed as if one came after another. */
+function addFour(to: Float64Array, cases: readonly Float64Array[], parts: Float64Array, from: number): void {
+  const [a, b, c, d] = [cases[from]!, cases[from + 1]!, cases[from + 2]!, cases[from + 3]!];
+  const [p, q, r, s] = [parts[from]!, parts[from + 1]!, parts[from + 2]!, parts[from + 3]!];
+  for (let i = 0; i < to.length; i++) to[i] = to[i]! + p * a[i]! + q * b[i]! + r * c[i]! + s * d[i]!;
 }
+
+/** Where air along, across and what circulates lie in what is met. */
+const metIn = (all: Float64Array, size: number): Pick<MetAir, 'along' | 'across' | 'strength'> => ({
+  along: all.subarray(0, size),
+  across: all.subarray(size, 2 * size),
+  strength: all.subarray(2 * size, 3 * size),
+});

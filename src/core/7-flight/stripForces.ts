@@ -68,20 +68,28 @@ export function stripForces(nodes: readonly StripNode[], reach: Float64Array) {
     both[at + 5]! += px * fy - y[i]! * ahead;
   };
 
+  /** Speed of the air square to the zero-lift line. */
+  const normalAt = (i: number, { strength, wash, gained, missing }: MetAir): number =>
+    (strength[i]! + wash[i]! + gained[i]!) / reach[i]! - missing[i]!;
+
+  /** Well within what the attached flow holds: no angle needs to be known. */
+  const isBelowStall = (i: number, flow: number, sine: number): boolean =>
+    flow > 0 && sine < above[i]! && sine > below[i]!;
+
+  const tellStrip = (i: number, speed: number, share: number, { steady, pace }: Told): void => {
+    steady[i] = share;
+    pace[i] = speed / (LAG * chord[i]!);
+  };
+
   const addStrip = (i: number, met: MetAir, attached: number, told: Told | undefined): void => {
     const { section, data } = nodes[i]!;
     const flow = met.along[i]! + met.faster[i]!;
-    // Speed of the air square to the zero-lift line.
-    const normal = (met.strength[i]! + met.wash[i]! + met.gained[i]!) / reach[i]! - met.missing[i]!;
+    const normal = normalAt(i, met);
     const speedMet = Math.sqrt(normal * normal + flow * flow);
-    // Well within what the attached flow holds no angle needs to be known.
     const sine = speedMet > 0 ? normal / speedMet : 0;
     const cosine = speedMet > 0 ? flow / speedMet : 1;
-    const isWhole = attached >= WHOLE && flow > 0 && sine < above[i]! && sine > below[i]!;
-    if (told) {
-      told.steady[i] = isWhole ? 1 : attachedMeeting(section, sine);
-      told.pace[i] = speedMet / (LAG * chord[i]!);
-    }
+    const isWhole = attached >= WHOLE && isBelowStall(i, flow, sine);
+    if (told) tellStrip(i, speedMet, isWhole ? 1 : attachedMeeting(section, sine), told);
     // Where the air really comes from: what is missing changes the wash beside it.
     const upwards = met.across[i]! + met.risen[i]! + met.wash[i]! / reach[i]! - met.missing[i]!;
     const speed = Math.sqrt(flow * flow + upwards * upwards);
@@ -106,8 +114,20 @@ export function stripForces(nodes: readonly StripNode[], reach: Float64Array) {
     add(SUMS.lattice, i, -circulating * met.across[i]!, circulating * met.along[i]!, 0);
   };
 
+  /** What every strip would come to, and nothing else. */
+  function tell(met: MetAir, attached: ArrayLike<number>, told: Told): void {
+    for (let i = 0; i < nodes.length; i++) {
+      const flow = met.along[i]! + met.faster[i]!;
+      const normal = normalAt(i, met);
+      const speed = Math.sqrt(normal * normal + flow * flow);
+      const sine = speed > 0 ? normal / speed : 0;
+      const isWhole = attached[i]! >= WHOLE && isBelowStall(i, flow, sine);
+      tellStrip(i, speed, isWhole ? 1 : attachedMeeting(nodes[i]!.section, sine), told);
+    }
+  }
+
   /** All sums; overwritten at the next call. */
-  return (met: MetAir, attached: ArrayLike<number>, told: Told | undefined): Float64Array => {
+  function sumUp(met: MetAir, attached: ArrayLike<number>, told: Told | undefined): Float64Array {
     sums.fill(0);
     both.fill(0);
     for (let i = 0; i < nodes.length; i++) {
@@ -123,7 +143,9 @@ export function stripForces(nodes: readonly StripNode[], reach: Float64Array) {
       }
     }
     return sums;
-  };
+  }
+
+  return { tell, sumUp };
 }
 
 const mirrored = (side: StripNode['side'], value: number): number => (side === -1 ? -value : value);

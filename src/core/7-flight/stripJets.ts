@@ -28,23 +28,27 @@ export function stripJets(prepared: Prepared, nodes: readonly StripNode[], { rea
   const size = nodes.length;
   const blown = blownStrips(design, lattice, nodes);
   const isOnWing = nodes.map(({ strip }) => isWing(lattice.surfaces[lattice.strips[strip]!.surface]!));
-  const pairs = pairsOf(nodes);
+  const pairs = pairsOf(nodes).map(([right, left]) => ({ right: right!, left: left ?? null }));
   const added = new Float64Array(size);
+  /** What a strip of a wing that sticks out of the jet stands at in it. */
+  const stand = (i: number, more: Float64Array, { own }: StripMeeting): number =>
+    isOnWing[i] ? blown.answered[i]! * more[i]! * own[i]! : 0;
   return (jets: readonly Pascals[], { along, faster, gained, risen, perSpeed }: Into): void => {
     blown.blow(jets, air.density, along, added);
     for (let i = 0; i < size; i++) faster[i] = added[i]! * perSpeed.along[i]!;
     // Both sides at once: what is alike on both stays so to the last digit.
-    for (const pair of pairs) {
-      const stands = pair.map((i) => (isOnWing[i] ? blown.answered[i]! * added[i]! * perSpeed.own[i]! : 0));
-      pair.forEach((i, which) => {
+    for (const { right, left } of pairs) {
+      const own = stand(right, added, perSpeed);
+      const twin = left === null ? 0 : stand(left, added, perSpeed);
+      for (const i of left === null ? [right] : [right, left]) {
         gained[i]! += isOnWing[i] ? 0 : added[i]! * perSpeed.strength[i]!;
         // Of the angle that a strip stands at itself nothing moves the air.
-        risen[i]! += isOnWing[i] ? -stands[which]! : added[i]! * perSpeed.across[i]!;
-      });
-      if (stands.every((own) => own === 0)) continue;
+        risen[i]! += isOnWing[i] ? -(i === right ? own : twin) : added[i]! * perSpeed.across[i]!;
+      }
+      if (own === 0 && twin === 0) continue;
+      const [row, next] = [right * size, (left ?? right) * size];
       for (let j = 0; j < size; j++) {
-        const by = (which: number) => (which < pair.length ? stands[which]! * answers[pair[which]! * size + j]! : 0);
-        const circulation = by(0) + by(1);
+        const circulation = own * answers[row + j]! + twin * answers[next + j]!;
         gained[j]! += circulation;
         risen[j]! += circulation / reach[j]!;
       }

@@ -35,7 +35,7 @@ export function drawnOf(design: Design): Drawn | null {
   const { solution, numbers } = solve(design, { without: ['bands', 'remedies'] });
   const mass = solution?.prepared.weights.properties?.total;
   if (!solution?.cruise.isTrimmed || mass === undefined) return null;
-  return { design, numbers, mass, about: solution.prepared.about, trimmer: trimmerOf(design) };
+  return { design, numbers, mass, about: solution.prepared.about, trimmer: trimmerOf(design, numbers) };
 }
 
 const DECALAGE = Math.hypot(HAND_SPREADS.shimmed, HAND_SPREADS.hotGlue);

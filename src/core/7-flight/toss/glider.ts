@@ -1,7 +1,7 @@
 import { type Metres, type MetresPerSecond, type Radians, radiansFromDegrees } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { isFin, isWing } from '@/core/2-document/schema/roles';
-import { numbersOf } from '@/core/6-groups/solve';
+import type { Numbers } from '@/core/6-groups/page';
 import { STALLED } from '../flightRecord';
 import { STATE_SIZE, AT } from '../rigidBody';
 import { type FlyingModel, flyingModel, type Unflyable } from '../flyingModel';
@@ -50,8 +50,7 @@ const SMALL = 0.02;
 const STILL = { pitch: 0, roll: 0, yaw: 0, flap: 0 } as const;
 
 /** The tail or foreplane that sets hands-off lift most; null for an aircraft that has none. */
-export function trimmerOf(design: Design): string | null {
-  const { surfaces } = numbersOf(design).rigging;
+export function trimmerOf(design: Design, { rigging: { surfaces } }: Pick<Numbers, 'rigging'>): string | null {
   const tails = surfaces.filter(({ surface }) => {
     const own = design.surfaces.find(({ id }) => id === surface);
     return own !== undefined && !isWing(own) && !isFin(own);
@@ -70,7 +69,7 @@ const withTurn = (design: Design, surface: string, turn: number): Design => ({
 export function gliderOf(design: Design, scale = 1, { isPowered = false } = {}): Glider | Unflyable {
   const model = flyingModel(design, { scale, isPowered });
   if ('because' in model) return model;
-  const trimmer = trimmerOf(design);
+  const trimmer = trimmerOf(design, model.numbers);
   const other = trimmer === null ? model : flyingModel(withTurn(design, trimmer, 1), { scale, isPowered });
   if ('because' in other) return other;
   const { reference } = model.prepared;

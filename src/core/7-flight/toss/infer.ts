@@ -7,7 +7,6 @@ import { type Observation, observationsOf } from './observations';
 import { type Outcomes, outcomesOf, ROUGHLY, type ShownOf } from './outcomes';
 import { type Belief, believe, type Fineness, type Grid, type Seen } from './belief';
 import { settingOf, type Toss } from './settings';
-import { numbersOf } from '@/core/6-groups/solve';
 import { priorOf, type Unknown, UNKNOWNS } from './unknowns';
 
 /** A value and how far off it may be, one standard deviation. */
@@ -150,7 +149,7 @@ const LOWEST = radiansFromDegrees(-12);
 export function liftBy(glider: Glider): (at: Pick<Grid, 'decalage' | 'balance'>) => number | null {
   const prior = priorOf(glider);
   const drawn = handsOffLiftOf(glider, { decalage: 0, balance: 0 });
-  const counted = numbersOf(glider.model.prepared.design).rigging.handsOffLift;
+  const counted = glider.model.numbers.rigging.handsOffLift;
   const shift = drawn === null || counted === null ? 0 : counted - drawn;
   return ({ decalage, balance }) => {
     const own = handsOffLiftOf(glider, { decalage: decalage * prior.decalage, balance: balance * prior.balance });

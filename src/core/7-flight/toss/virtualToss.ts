@@ -73,7 +73,7 @@ const heaviest = ({ massItems }: Design) =>
 /** A design with one thing changed; as it was where there is nothing to change it by. */
 export function changed(design: Design, { mass, balance }: { mass: number; balance: Metres }, change: Change): Design {
   if (change.what === 'tail') {
-    const trimmer = trimmerOf(design);
+    const trimmer = trimmerOf(design, numbersOf(design, { without: ['bands'] }));
     return {
       ...design,
       surfaces: design.surfaces.map((one) =>

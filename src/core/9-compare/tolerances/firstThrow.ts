@@ -4,6 +4,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { type FlightPlan, fly } from '@/core/7-flight/fly';
 import type { Throw } from '@/core/7-flight/flightRecord';
 import { type ThrustOf, thrustOf } from '@/core/7-flight/thrust';
+import { prepare } from '@/core/6-groups/solution/prepare';
 import { errorLoads, type Errors, flyGlider } from '@/core/7-flight/toss/flyGlider';
 import { type Glider, gliderOf } from '@/core/7-flight/toss/glider';
 import { handError, thrownOff } from '@/core/7-flight/toss/hand';
@@ -18,12 +19,12 @@ export interface Thrown {
 
 /** With full power where its drive can be computed, else as a glider. */
 export function thrownOf(design: Design): Thrown | { readonly because: string } {
-  const powered = gliderOf(design, 1, { isPowered: true });
-  if ('because' in powered) return powered;
-  const thrust = thrustOf(powered.model.prepared, 1);
-  if (!('because' in thrust)) return { glider: powered, thrust };
-  const glider = gliderOf(design);
-  return 'because' in glider ? glider : { glider };
+  const prepared = prepare(design, {});
+  const thrust = prepared && thrustOf(prepared, 1);
+  const isPowered = thrust !== null && !('because' in thrust);
+  const glider = gliderOf(design, 1, { isPowered });
+  if ('because' in glider) return glider;
+  return isPowered ? { glider, thrust } : { glider };
 }
 
 /** How one was built otherwise than drawn, as a throw has it. */
