@@ -170,51 +170,52 @@ export function sectionData(section: Section, chord: number, reynolds: number): 
   return sectionDataOf(section.kind, shapeOf(section, chord), reynolds);
 }
 
-/** Where a Reynolds number lies between two rows of the table. */
-interface Place {
-  readonly lower: TableRow;
-  readonly upper: TableRow;
-  readonly share: number;
+/** The table at a Reynolds number. */
+interface Place extends TableRow {
   readonly isOutside: boolean;
 }
 
 const LOGARITHMS = REYNOLDS.map(Math.log);
 
+/** Between two rows by the logarithm of the Reynolds number; held beyond the ends. */
 function placeIn(rows: readonly TableRow[], reynolds: number): Place {
   const bounded = Math.min(REYNOLDS.at(-1)!, Math.max(REYNOLDS[0], reynolds));
-  let upper = 1;
-  while (upper < REYNOLDS.length - 1 && REYNOLDS[upper]! < bounded) upper++;
-  const from = LOGARITHMS[upper - 1]!;
+  let next = 1;
+  while (next < REYNOLDS.length - 1 && REYNOLDS[next]! < bounded) next++;
+  const from = LOGARITHMS[next - 1]!;
+  const [lower, upper] = [rows[next - 1]!, rows[next]!];
+  const share = (Math.log(bounded) - from) / (LOGARITHMS[next]! - from);
+  const mixed = (a: number, b: number) => a + (b - a) * share;
   return {
-    lower: rows[upper - 1]!,
-    upper: rows[upper]!,
-    share: (Math.log(bounded) - from) / (LOGARITHMS[upper]! - from),
+    maximumLift: mixed(lower.maximumLift, upper.maximumLift),
+    maximumLiftPerCamber: mixed(lower.maximumLiftPerCamber, upper.maximumLiftPerCamber),
+    leastDrag: mixed(lower.leastDrag, upper.leastDrag),
+    dragGrowth: mixed(lower.dragGrowth, upper.dragGrowth),
+    liftSlopeFactor: mixed(lower.liftSlopeFactor, upper.liftSlopeFactor),
     isOutside: reynolds !== bounded,
   };
 }
 
-const at = ({ lower, upper, share }: Place, key: keyof TableRow): number =>
-  lower[key] + (upper[key] - lower[key]) * share;
-
 const useful = (camber: number): number => Math.max(-0.04, Math.min(MOST_USEFUL_CAMBER, camber));
 
-const liftOf = (place: Place, camber: number): number =>
-  Math.max(LEAST_LIFT, at(place, 'maximumLift') + at(place, 'maximumLiftPerCamber') * useful(camber));
+const liftOf = ({ maximumLift, maximumLiftPerCamber }: Place, camber: number): number =>
+  Math.max(LEAST_LIFT, maximumLift + maximumLiftPerCamber * useful(camber));
 
-const rowsOf = (kind: SectionKind, { camber, thicknessRatio }: SectionShape): readonly TableRow[] =>
-  TABLE[SECTION_BUILDS[kind].family(camber, thicknessRatio)];
+const familyOf = (kind: SectionKind, { camber, thicknessRatio }: SectionShape): SectionFamily =>
+  SECTION_BUILDS[kind].family(camber, thicknessRatio);
 
 /** Greatest lift alone, where nothing else is asked. @param sweepCosine cos Λ¼ of a swept wing */
 export const greatestLiftOf = (kind: SectionKind, shape: SectionShape, reynolds: number, sweepCosine = 1): number =>
-  sweepCosine * liftOf(placeIn(rowsOf(kind, shape), reynolds), shape.camber);
+  sweepCosine * liftOf(placeIn(TABLE[familyOf(kind, shape)], reynolds), shape.camber);
 
 /** @param sweepCosine cos Λ¼: what of its greatest lift a swept wing has (Raymer, Aircraft Design, ch. 12) */
 export function sectionDataOf(kind: SectionKind, shape: SectionShape, reynolds: number, sweepCosine = 1): SectionData {
   const { camber, thicknessRatio } = shape;
-  const place = placeIn(rowsOf(kind, shape), reynolds);
-  const clean = at(place, 'leastDrag');
+  const family = familyOf(kind, shape);
+  const place = placeIn(TABLE[family], reynolds);
+  const clean = place.leastDrag;
   return {
-    family: SECTION_BUILDS[kind].family(camber, thicknessRatio),
+    family,
     maximumLift: sweepCosine * liftOf(place, camber),
     invertedLift: sweepCosine * liftOf(place, -camber),
     leastDrag:
@@ -223,9 +224,9 @@ export function sectionDataOf(kind: SectionKind, shape: SectionShape, reynolds: 
       bluntEdgeDrag(shape.rear, clean / 2) +
       STEP_DRAG * shape.step +
       OPEN_BAYS * shape.openBays,
-    dragGrowth: at(place, 'dragGrowth'),
+    dragGrowth: place.dragGrowth,
     bestLift: Math.max(0, Math.min(0.8, 10 * useful(camber))),
-    liftSlopeFactor: at(place, 'liftSlopeFactor'),
+    liftSlopeFactor: place.liftSlopeFactor,
     outsideTable: place.isOutside,
   };
 }
