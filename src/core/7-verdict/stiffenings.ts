@@ -1,6 +1,6 @@
 import { percent, millimetres, nameOf, say, type Words } from '@/core/1-base/words/phrase';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
-import { ROD_STOCK, type RodStock } from '@/core/2-document/catalogue/rods';
+import { ROD_STOCK, rodsInDrawer, type RodStock } from '@/core/2-document/catalogue/rods';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { laidRod, REACH } from '@/core/2-document/laidRod';
 import { contourOf, thicknessOf } from '@/core/3-shape/section/contour';
@@ -27,6 +27,28 @@ const FOR_WINGS = [
   ['Carbon tube 8 × 6 mm', REACH],
   ['Spruce strip 3 × 10 mm, on edge', REACH],
 ] as const;
+/** How far a rod of the drawer is tried to reach. */
+const REACHES = [0.5, REACH] as const;
+
+interface Candidate {
+  readonly stock: RodStock;
+  readonly isOwn: boolean;
+  readonly reach: number;
+}
+
+/** Those of the drawer before others. */
+function rodsFor({ brief }: Design): Candidate[] {
+  const own = rodsInDrawer(brief);
+  return [
+    ...own.flatMap((stock) => REACHES.map((reach) => ({ stock, isOwn: true, reach }))),
+    ...FOR_WINGS.flatMap(([wanted, reach]) => stockOf(wanted).map((stock) => ({ stock, isOwn: false, reach }))).filter(
+      ({ stock }) => !own.includes(stock),
+    ),
+  ];
+}
+
+const rodWords = ({ stock, isOwn }: Pick<Candidate, 'stock' | 'isOwn'>): string =>
+  `${stock.name.toLowerCase()}${isOwn ? ' from the drawer' : ''}`;
 
 /**
  * Rods through a wing, each by itself; where there are several wings, also
@@ -36,31 +58,28 @@ const FOR_WINGS = [
 export function rodRemedies(design: Design, name: string | undefined): Remedy[] {
   const wings = design.surfaces.filter(isWing);
   const wing = wings.find((surface) => (surface.name || surface.id) === name);
+  const rods = rodsFor(design);
   const ways = [
-    ...(wing
-      ? FOR_WINGS.map((rod) => ({ rod, through: [wing], where: (stock: RodStock) => placeIn(wing, stock, rod[1]) }))
-      : []),
+    ...(wing ? rods.map((rod) => ({ rod, through: [wing], where: placeIn(wing, rod) })) : []),
     ...(wings.length > 1
-      ? FOR_WINGS.map((rod) => ({
+      ? rods.map((rod) => ({
           rod,
           through: wings,
-          where: () => say`through each wing, over ${percent(rod[1], 0)} of its half span`,
+          where: say`through each wing, over ${percent(rod.reach, 0)} of its half span`,
         }))
       : []),
   ];
   const room = new Map(wings.map((surface) => [surface, roomIn(surface)]));
-  const remedies = ways.flatMap(({ rod: [wanted, reach], through, where }) =>
-    stockOf(wanted).map((stock) => {
-      const change = through.map((surface) =>
-        field('surfaces', surface.id, 'spars').to([...surface.spars, laidRod(surface, stock, reach)]),
-      );
-      return {
-        remedy: { label: say`Lay a ${stock.name.toLowerCase()} ${where(stock)}`, change },
-        isProud: through.some((surface) => stock.height > room.get(surface)!),
-      };
-    }),
-  );
-  return remedies.toSorted((a, b) => Number(a.isProud) - Number(b.isProud)).map(({ remedy }) => remedy);
+  return ways
+    .map(({ rod, through, where }) => ({
+      label: say`Lay a ${rodWords(rod)} ${where}`,
+      change: through.map((surface) =>
+        field('surfaces', surface.id, 'spars').to([...surface.spars, laidRod(surface, rod.stock, rod.reach)]),
+      ),
+      isProud: through.some((surface) => rod.stock.height > room.get(surface)!),
+    }))
+    .toSorted((a, b) => Number(a.isProud) - Number(b.isProud))
+    .map(({ label, change }) => ({ label, change }));
 }
 
 /** Height that a rod may have in the thickest place of the thinnest section [mm]. */
@@ -72,7 +91,7 @@ const roomIn = ({ stations }: Surface): number =>
     ),
   );
 
-function placeIn(surface: Surface, stock: RodStock, reach: number): Words {
+function placeIn(surface: Surface, { stock, reach }: Candidate): Words {
   const { end, start } = laidRod(surface, stock, reach);
   return say`through ${surface.name || surface.id}, ${millimetres(
     end.distanceFromRoot,
@@ -132,10 +151,12 @@ export function boomRemedies(design: Design, boom: BoomNumbers | undefined): Rem
   if (!body || !boom) return [];
   const from = millimetresFromMetres(boom.from) - body.position.x;
   const to = from + millimetresFromMetres(boom.length) * (boom.isAft ? 1 : -1);
-  const tubes = FOR_BOOMS.flatMap(stockOf).map((stock): Remedy => {
+  const own = rodsInDrawer(design.brief).filter(({ shape }) => shape !== 'rectangle');
+  const usual = FOR_BOOMS.flatMap(stockOf).filter((stock) => !own.includes(stock));
+  const tubes = [...own, ...usual].map((stock): Remedy => {
     const laid = body.rods.length > 0 ? replaced(body, stock) : [alongBoom(body, stock, from, to)];
     return {
-      label: say`${body.rods.length > 0 ? 'Take' : 'Lay'} a ${stock.name.toLowerCase()} ${
+      label: say`${body.rods.length > 0 ? 'Take' : 'Lay'} a ${rodWords({ stock, isOwn: own.includes(stock) })} ${
         body.rods.length > 0 ? 'for' : 'along'
       } ${nameOf(body)}`,
       change: [field('bodies', body.id, 'rods').to(laid)],

@@ -1,17 +1,13 @@
 import { field } from '@/core/2-document/edit/field';
-import { Plus, Trash2 } from 'lucide-react';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Brief } from '@/core/2-document/schema/brief';
 import type { QuantityKind } from '@/words/parseQuantity';
-import { editDesign } from '@/store/edit';
-import { useAppDispatch } from '@/store/hooks';
 import { ChoiceChips } from '../fields/ChoiceChips';
 import { QuantityField } from '../fields/QuantityField';
 import { SelectField } from '../fields/SelectField';
-import { TextField } from '../fields/TextField';
 import { Section } from '../numbers/Section';
-import { Button, IconButton } from '../shell/buttons';
 import { BoardSheets } from './BoardSheets';
+import { InTheDrawer } from './InTheDrawer';
 import { useSet } from '../fields/useSet';
 
 const PURPOSES = [
@@ -43,12 +39,6 @@ const CONTROLS = [
   ['flap', 'Flaps'],
 ] as const;
 
-const DRAWER_KINDS = [
-  ['motor', 'Motor'],
-  ['pack', 'Pack'],
-  ['spar', 'Spar stock'],
-] as const;
-
 type LimitKey = 'fieldLength' | 'wind' | 'payloadMass' | 'maximumMass' | 'maximumSpan' | 'longestPanel';
 
 /** Limits of the brief that may stay open. */
@@ -63,11 +53,8 @@ const LIMITS: readonly (readonly [LimitKey, string, QuantityKind])[] = [
 
 /** What it must do, where, within which limits, and what is in the drawer. */
 export function BriefStage({ design }: { readonly design: Design }) {
-  const dispatch = useAppDispatch();
   const set = useSet();
   const { brief } = design;
-  const setDrawer = (drawer: Brief['drawer']) =>
-    dispatch(editDesign((current) => ({ ...current, brief: { ...current.brief, drawer } })));
   return (
     <>
       <Section title="What it is for">
@@ -119,61 +106,7 @@ export function BriefStage({ design }: { readonly design: Design }) {
         </div>
       </Section>
       <BoardSheets design={design} />
-      <Section
-        title="In the drawer"
-        isRare
-        aside={
-          <Button
-            onClick={() =>
-              setDrawer([...brief.drawer, { kind: 'motor', name: `Motor ${brief.drawer.length + 1}`, mass: 30 }])
-            }
-          >
-            <Plus size={14} aria-hidden="true" /> Add
-          </Button>
-        }
-      >
-        {brief.drawer.length === 0 && (
-          <p className="text-read text-faint">
-            Empty: generic sizes are taken. Motors and packs that you enter are used instead.
-          </p>
-        )}
-        <ul className="space-y-1.5">
-          {brief.drawer.map((entry, index) => {
-            const change = (next: Partial<typeof entry>) =>
-              setDrawer(brief.drawer.map((other, place) => (place === index ? { ...other, ...next } : other)));
-            const name = entry.name || `entry ${index + 1}`;
-            return (
-              <li key={`${index}-${brief.drawer.length}`} className="grid grid-cols-[84px_1fr_72px_28px] gap-1.5">
-                <SelectField
-                  hideLabel
-                  label={`Kind of ${name}`}
-                  value={(DRAWER_KINDS.find(([kind]) => kind === entry.kind)?.[0] ?? 'motor') as 'motor'}
-                  options={DRAWER_KINDS as unknown as readonly (readonly ['motor', string])[]}
-                  onChange={(kind) => change({ kind })}
-                />
-                <TextField
-                  hideLabel
-                  label={`Name of ${name}`}
-                  value={entry.name}
-                  onCommit={(value) => change({ name: value })}
-                />
-                <QuantityField
-                  hideLabel
-                  label={`Mass of ${name}`}
-                  kind="mass"
-                  value={entry.mass}
-                  onCommit={(mass) => change({ mass })}
-                />
-                <IconButton
-                  label={`Take ${name} out of the drawer`}
-                  icon={<Trash2 size={15} />}
-                  onClick={() => setDrawer(brief.drawer.filter((_, place) => place !== index))}
-                />
-              </li>
-            );
-          })}
-        </ul>
-      </Section>
+      <InTheDrawer drawer={brief.drawer} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import type { Brief } from '../schema/brief';
 import type { Surface } from '../schema/surface';
 
 /** What a rod is by itself, wherever it is laid. */
@@ -62,3 +63,9 @@ export const ROD_STOCK: readonly RodStock[] = [
   round('Bamboo skewer 3 mm', 'bamboo', 3, 0.75),
   tube('Aluminium tube 6 × 5 mm', 'aluminium', [6, 5], 2.7),
 ];
+
+/** Rods of a brief’s drawer that stock lists have, by their names, from the lightest on. */
+export const rodsInDrawer = ({ drawer }: Pick<Brief, 'drawer'>): RodStock[] =>
+  ROD_STOCK.filter(({ name }) => drawer.some((item) => item.name === name)).toSorted(
+    (a, b) => a.linearDensity - b.linearDensity,
+  );

@@ -1,4 +1,4 @@
-import { ROD_STOCK } from '@/core/2-document/catalogue/rods';
+import { ROD_STOCK, rodsInDrawer } from '@/core/2-document/catalogue/rods';
 import { field } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import { laidRod } from '@/core/2-document/laidRod';
@@ -25,7 +25,7 @@ const AT_HAND = ['Carbon rod 3 mm', 'Carbon tube 6 × 4 mm', 'Spruce strip 3 × 
 
 /** Rods of the brief’s drawer that are in stock lists, else the usual ones. */
 const drawerOf = ({ brief }: Design) => {
-  const own = ROD_STOCK.filter(({ name }) => brief.drawer.some((item) => item.name === name));
+  const own = rodsInDrawer(brief);
   return own.length > 0 ? own : ROD_STOCK.filter(({ name }) => (AT_HAND as readonly string[]).includes(name));
 };
 
