@@ -17,7 +17,7 @@ export interface SurfaceBeam extends Beam {
 const STRETCHES = { wing: 7, other: 3 } as const;
 /** Most bends near the root: there they are shortest, and at the tip so many times as long. */
 const LENGTHENS = 2.5;
-/** At least one for each time that the chord becomes smaller by the factor e to that: what a section bears falls with its square. */
+/** Of a wing at least one for each time that the chord becomes smaller by the factor e to that: what a section bears falls with its square. */
 const MOST_TAPER = 0.12;
 /** Marks nearer than this share of the span are one. */
 const NEAREST = 1e-3;
@@ -41,7 +41,9 @@ export function marksAlong({ surface, rods }: Pick<SurfaceStuff, 'surface' | 'ro
     const next = apart[index + 1];
     if (next === undefined) return [mark];
     const [from, to] = [stretchesTo(mark), stretchesTo(next)];
-    const tapers = Math.abs(Math.log(planformAt(surface, next).chord / planformAt(surface, mark).chord));
+    const tapers = isWing(surface.source)
+      ? Math.abs(Math.log(planformAt(surface, next).chord / planformAt(surface, mark).chord))
+      : 0;
     const parts = Math.max(1, Math.round(to - from), Math.ceil(tapers / MOST_TAPER));
     return Array.from({ length: parts }, (_, part) =>
       part === 0 ? mark : placeAfter(from + ((to - from) * part) / parts),
