@@ -3,7 +3,6 @@ import { isAftTail, isFin, isWing } from '@/core/2-document/schema/roles';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from './aeroModel';
 import type { FlowCase } from './flowCase';
-import { multiplyRows } from './kernel/luFactors';
 import type { InfluenceMatrices } from './influence';
 import type { Lattice } from './lattice';
 import { turnedAir } from './turningWakes';
@@ -34,9 +33,30 @@ export function downwashReceiver({ surfaces }: Lattice): DownwashReceiver | null
  * weighted by area, at its control points: ε = −w_n/(V cos Γ) [rad].
  */
 export function meanDownwash(matrices: InfluenceMatrices, receiver: DownwashReceiver, state: FlowCase): number {
-  const { lattice } = matrices;
-  const normal = multiplyRows(matrices.halves().symmetricNormal, lattice.panels, actingOn(matrices, receiver, state));
-  return meanOver(matrices, receiver, (panel) => normal[panel]!);
+  const { circulation } = state;
+  const each = washOfEach(matrices, receiver);
+  let sum = 0;
+  for (let panel = 0; panel < each.length; panel++) sum += each[panel]! * circulation[panel]!;
+  return sum;
+}
+
+/** The same of a unit of circulation on every panel: it is asked of one state after the other. */
+function washOfEach(matrices: InfluenceMatrices, receiver: DownwashReceiver): Float64Array {
+  const { lattice, unitCases } = matrices;
+  const key = `wash at ${receiver.surfaces.join()}`;
+  const known = unitCases.get(key) as Float64Array | undefined;
+  if (known) return known;
+  const { panels } = lattice;
+  const normal = matrices.halves().symmetricNormal;
+  const each = new Float64Array(panels);
+  const weights = weightsOf(lattice, receiver);
+  weights.forEach((weight, row) => {
+    if (weight !== 0)
+      for (let panel = 0; panel < panels; panel++) each[panel]! += weight * normal[row * panels + panel]!;
+  });
+  const made = actingOn(matrices, receiver, each);
+  unitCases.set(key, made);
+  return made;
 }
 
 /** Its slope with angle of attack dε/dα; `byAlpha` is what the state gains per radian. */
@@ -47,34 +67,28 @@ export function downwashSlope(
 ): number {
   const slope = meanDownwash(matrices, receiver, byAlpha);
   if (!turnsWakes) return slope;
-  const { normal } = turnedAir(matrices, actingOn(matrices, receiver, state), 'up');
-  return slope + meanOver(matrices, receiver, (panel) => normal[panel]!) / Math.cos(alpha) ** 2;
+  const { normal } = turnedAir(matrices, actingOn(matrices, receiver, state.circulation), 'up');
+  const turned = weightsOf(matrices.lattice, receiver).reduce((sum, weight, row) => sum + weight * normal[row]!, 0);
+  return slope + turned / Math.cos(alpha) ** 2;
 }
 
-/** What acts: everything but the group itself and fins, which are end plates rather than wings. */
-function actingOn({ lattice }: InfluenceMatrices, { surfaces }: DownwashReceiver, state: FlowCase): Float64Array {
+/** What acts: everything but the group itself and fins, which are end plates rather than wings. @param values of every panel */
+function actingOn({ lattice }: InfluenceMatrices, { surfaces }: DownwashReceiver, values: Float64Array): Float64Array {
   const isActing = lattice.surfaces.map((surface, index) => !surfaces.includes(index) && !isFin(surface));
-  return mapToNumbers(state.circulation, (strength, j) =>
-    isActing[lattice.strips[Math.floor(j / lattice.cells.count)]!.surface] ? strength : 0,
+  return mapToNumbers(values, (value, j) =>
+    isActing[lattice.strips[Math.floor(j / lattice.cells.count)]!.surface] ? value : 0,
   );
 }
 
-/** Mean of a velocity along the normals of a group, as the angle by which it lowers the air. */
-function meanOver(
-  { lattice }: InfluenceMatrices,
-  { surfaces }: DownwashReceiver,
-  normalAt: (panel: number) => number,
-): number {
-  const count = lattice.cells.count;
-  let sum = 0;
+/** How much a velocity along the normal of every panel counts in the mean angle by which it lowers the air at a group. */
+function weightsOf({ panels, strips, cells: { count } }: Lattice, { surfaces }: DownwashReceiver): Float64Array {
+  const weights = new Float64Array(panels);
   let area = 0;
-  lattice.strips.forEach((strip, stripIndex) => {
-    if (!surfaces.includes(strip.surface) || strip.tangentY < 0.1) return;
-    for (let k = 0; k < count; k++) {
-      const share = strip.width * strip.m.chord;
-      sum -= (share * normalAt(stripIndex * count + k)) / strip.tangentY;
-      area += share;
-    }
+  strips.forEach(({ surface, tangentY, width, m }, stripIndex) => {
+    if (!surfaces.includes(surface) || tangentY < 0.1) return;
+    const share = width * m.chord;
+    weights.fill(-share / tangentY, stripIndex * count, (stripIndex + 1) * count);
+    area += count * share;
   });
-  return area > 0 ? sum / area : 0;
+  return area > 0 ? mapToNumbers(weights, (weight) => weight / area) : weights;
 }

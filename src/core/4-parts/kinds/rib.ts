@@ -1,5 +1,7 @@
+import { knownFrom } from '@/core/1-base/knownFrom';
 import type { Millimetres } from '@/core/1-base/units/convert';
 import { millimetres, say, type Words } from '@/core/1-base/words/phrase';
+import type { SectionOf } from '@/core/2-document/schema/section';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { contourOf } from '@/core/3-shape/section/contour';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
@@ -10,6 +12,8 @@ import { anticlockwise, cutOut, grown, type Region, spanAt, straightened } from 
 import { flatSeat, type Seat } from '../seat';
 import { axesAt } from './surfaceSeat';
 import { edgesAt, nameOfSurface, sidesOf } from './panels';
+
+type Fold = SectionOf<'foldedOverSpar'>;
 
 /** Ribs that stand nearer than that are a block, more than that nobody cuts. */
 export const MOST_RIBS = 60;
@@ -121,6 +125,20 @@ export function seatAt(surface: Surface, place: number, panel?: number): Seat {
 /** Narrower than that there is no room for a rib between the skins [mm]. */
 export const LEAST_ROOM = 3;
 
+/** By the section and the chord: the one at the tip stays while the root is dragged. */
+const knownRooms = knownFrom<Fold, Path | undefined>(4);
+
+/** The largest room within a folded section's board. */
+const roomBetweenSkins = (section: Fold, chord: Millimetres): Path | undefined =>
+  knownRooms(
+    section,
+    [chord],
+    () =>
+      grown(straightened(sectionOutline(section, chord).edge), -section.boardThickness).toSorted(
+        (a, b) => areaOf(b) - areaOf(a),
+      )[0],
+  );
+
 /** What closes a folded surface at its root and at its tip: as large as the room between its skins. */
 export function closingRibs(surface: Surface): CutPart[] {
   const { stations, construction, id } = surface;
@@ -129,9 +147,7 @@ export function closingRibs(surface: Surface): CutPart[] {
   return [0, last].flatMap((index): CutPart[] => {
     const { section, chord, distanceFromRoot } = stations[index]!;
     if (section.kind !== 'foldedOverSpar') return [];
-    const [inside] = grown(straightened(sectionOutline(section, chord).edge), -section.boardThickness).toSorted(
-      (a, b) => areaOf(b) - areaOf(a),
-    );
+    const inside = roomBetweenSkins(section, chord);
     const bounds = inside && boundsOf([inside]);
     if (!inside || !bounds || bounds.top - bounds.bottom < LEAST_ROOM) return [];
     const name = `${nameOfSurface(surface)}, closing rib ${index === 0 ? 'root' : 'tip'}`;

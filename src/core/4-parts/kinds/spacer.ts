@@ -26,6 +26,8 @@ interface Spacer {
 
 /** Left free ahead of a hinge, and behind the spar [mm]. */
 const CLEAR = 1;
+/** So many thicknesses beyond a spacer the contour is looked at. */
+const BESIDE = 2;
 
 /**
  * Pieces that keep both skins of a fold apart behind the spar, at even steps
@@ -49,8 +51,11 @@ function spacersOf(surface: Surface, panel: number): Spacer[] {
     const hinges = controls.filter(({ inner, outer }) => distance >= inner && distance <= outer);
     const rear = Math.min(chord, ...hinges.map(({ hinge }) => hinge(distance) * chord - CLEAR));
     if (rear - front < LEAST_ROOM) return [];
-    const contour = straightened(between([root, a.chord], [tip, b.chord], share));
-    const [inside] = grown(contour, -mixed((fold) => fold.boardThickness));
+    const board = mixed((fold) => fold.boardThickness);
+    // What lies farther off than the skin's thickness has no say, so that little of the contour has to be shrunk.
+    const within = [front - BESIDE * board, rear + BESIDE * board] as const;
+    const contour = straightened(between([root, a.chord], [tip, b.chord], share, within));
+    const [inside] = grown(contour, -board);
     const [edge] = inside ? common(inside, rectangle(front, -chord, rear, chord)) : [];
     const bounds = edge && boundsOf([edge]);
     if (!edge || !bounds || bounds.top - bounds.bottom < LEAST_ROOM) return [];
@@ -65,18 +70,24 @@ function behindSpar(fold: Fold, chord: Millimetres): Millimetres {
   return foldedSpar(fold, contourOf(fold, chord), chord).rear.x + board / 2;
 }
 
-/** The outer contour of a panel between its ends: skins are straight along it. */
+/** The outer contour of a panel between its ends, skins are straight along it: of what lies between two places behind the nose. */
 function between(
   [root, rootChord]: readonly [Fold, Millimetres],
   [tip, tipChord]: readonly [Fold, Millimetres],
   share: number,
+  [front, rear]: readonly [Millimetres, Millimetres],
 ): Path {
   const [inner, outer] = [contourOf(root, rootChord), contourOf(tip, tipChord)];
+  const at = (own: number, other: number) => own * rootChord + (other * tipChord - own * rootChord) * share;
+  const places = Array.from(inner.x, (x, index) => at(x, outer.x[index]!));
+  // With one point beyond either end.
+  const first = Math.max(0, places.findIndex((place) => place > front) - 1);
+  const after = places.findIndex((place) => place >= rear);
+  const last = after < 0 ? places.length - 1 : after;
   const face = (side: 'upper' | 'lower') =>
-    Array.from(inner.x, (x, index): Point => {
-      const at = (own: number, other: number) => own * rootChord + (other * tipChord - own * rootChord) * share;
-      return [at(x, outer.x[index]!), at(inner[side][index]!, outer[side][index]!)];
-    });
+    places
+      .slice(first, last + 1)
+      .map((place, index): Point => [place, at(inner[side][first + index]!, outer[side][first + index]!)]);
   return polygon([...face('lower'), ...face('upper').toReversed()]);
 }
 
