@@ -114,7 +114,7 @@ describe('spacers between skins', () => {
       const { left, right } = boundsOfPart(outline);
       // Behind the strip, half a board and a millimetre.
       expect(left).toBeCloseTo(63.5, 2);
-      for (const share of [0.1, 0.4, 0.7]) {
+      for (const share of [0.003, 0.1, 0.4, 0.7]) {
         const x = left + share * (right - left);
         const [low, high] = spanAt(outline.edge, x);
         const [skinLow, skinHigh] = spanAt(section, x);
@@ -142,6 +142,15 @@ describe('spacers between skins', () => {
     expect(spans).toHaveLength(3);
     expect(spans.map(({ right }) => right > 0.6 * 210)).toEqual([true, true, false]);
     expect(spans[2]!.right).toBeCloseTo(0.6 * 210 - 1, 1);
+    // Up to its end it is a board away from both skins.
+    const end = spans[2]!.right - 0.1;
+    const [low, high] = spanAt(spacers[2]!.outline.edge, end);
+    const [skinLow, skinHigh] = spanAt(
+      sectionOutline(sectionSchema.parse({ ...spaced, sparHeight: 16 }), 210).edge,
+      end,
+    );
+    expect(Math.abs(low - skinLow - 5)).toBeLessThan(0.15);
+    expect(Math.abs(skinHigh - high - 5)).toBeLessThan(0.15);
     expect(spans[0]!.left - spans[1]!.left).toBeCloseTo(spans[1]!.left - spans[2]!.left, 2);
     expect(spacers.map(({ outline }) => outline.holes.length)).toEqual([1, 1, 0]);
   });
