@@ -19,7 +19,6 @@ import { GROUPS } from '@/core/6-groups/page';
 import { solve } from '@/core/6-groups/solve';
 import type { Station, Surface } from '@/core/2-document/schema/surface';
 import { DEMO_NAMES, demoDesign } from '../demo';
-import { measureDrag, measureStorage } from './browser.bench';
 import { measureEdits } from './document.bench';
 import { least, median, show, time } from './timing';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
@@ -49,6 +48,13 @@ function toStability(grid: Grid): void {
   for (const id of TO_STABILITY) void numbers[id];
 }
 
+/** What the textbook kernel does too: geometry, both halves, ten cases, forces, and derivatives of them. */
+function toDerivatives(grid: Grid): void {
+  const { numbers } = solve(design, { grid, without: ['bands'] });
+  void numbers.pitch;
+  void numbers.lateral;
+}
+
 /** A shared machine drifts, so the kernels take turns and the ratio is what counts. */
 function compareKernels(): void {
   print('whole analysis against a textbook kernel (one full matrix, nothing shared), taking turns');
@@ -58,6 +64,7 @@ function compareKernels(): void {
     const inTypeScript: number[] = [];
     const dragged: number[] = [];
     const half: number[] = [];
+    const derived: number[] = [];
     const textbook: number[] = [];
     for (let round = 0; round < DRAGGED; round++) {
       forgetInfluence();
@@ -69,16 +76,19 @@ function compareKernels(): void {
       const again = time(() => analyse(design, { grid, without: ['remedies'] }));
       forgetInfluence();
       const stability = time(() => toStability(grid));
+      forgetInfluence();
+      const derivatives = time(() => toDerivatives(grid));
       const slow = lattice.panels > 250 && round % 3 !== 0 ? null : time(() => solveTextbook(lattice, TEN_STREAMS));
       if (round < 3) continue;
       ours.push(whole);
       inTypeScript.push(reference);
       dragged.push(again);
       half.push(stability);
+      derived.push(derivatives);
       if (slow !== null) textbook.push(slow);
     }
     print(
-      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}, with the kernel in TypeScript ${show(inTypeScript)} (${(median(inTypeScript) / median(ours)).toFixed(2)} times); angles or masses only ${show(dragged)}; from the brief to stability, without bands, ${show(half)}; textbook ${show(textbook)}; ratio ${(median(textbook) / median(ours)).toFixed(1)}`,
+      `  ${String(lattice.panels).padStart(3)} half panels: whole ${show(ours)}, with the kernel in TypeScript ${show(inTypeScript)} (${(median(inTypeScript) / median(ours)).toFixed(2)} times); angles or masses only ${show(dragged)}; from the brief to stability, without bands, ${show(half)}; geometry, both halves, ten cases, forces and derivatives ${show(derived)}, by the textbook ${show(textbook)}; ratio ${(median(textbook) / median(derived)).toFixed(1)}`,
     );
   }
   print(
@@ -199,8 +209,9 @@ function buildThousand(): void {
 }
 
 const hasBrowser = existsSync(process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium');
-const inBrowser = (job: (print: (line: string) => void) => Promise<void>) => async () => {
-  if (hasBrowser) await job(print);
+/** What drives the browser is loaded by what needs it alone: processes that compute start without it. */
+const inBrowser = (job: 'measureDrag' | 'measureStorage') => async () => {
+  if (hasBrowser) await (await import('./browser.bench'))[job](print);
   else print('Chromium is missing, so nothing was measured in it.');
 };
 
@@ -214,8 +225,8 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   throws: throwOften,
   drives: countDrives,
   edits: () => measureEdits(print),
-  drag: inBrowser(measureDrag),
-  storage: inBrowser(measureStorage),
+  drag: inBrowser('measureDrag'),
+  storage: inBrowser('measureStorage'),
 };
 
 /** Parts that are run by name only: what a process of its own computes, and what takes minutes. */
