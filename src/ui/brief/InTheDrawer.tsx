@@ -75,7 +75,9 @@ function EntryFields({ entry, name, onChange, onRemove }: EntryFieldsProps) {
   const kind = kindOf(entry);
   const isRod = kind === 'spar';
   return (
-    <li className={`grid items-center gap-1.5 ${isRod ? 'grid-cols-[84px_1fr_28px]' : 'grid-cols-[84px_1fr_72px_28px]'}`}>
+    <li
+      className={`grid items-center gap-1.5 ${isRod ? 'grid-cols-[84px_1fr_28px]' : 'grid-cols-[84px_1fr_72px_28px]'}`}
+    >
       <SelectField
         hideLabel
         label={`Kind of ${name}`}
