@@ -48,11 +48,11 @@ function toStability(grid: Grid): void {
   for (const id of TO_STABILITY) void numbers[id];
 }
 
-/** What the textbook kernel does too: geometry, both halves, ten cases, forces, and derivatives of them. */
+/** What the textbook kernel does too: geometry, both halves, ten cases, forces; and level flight with its derivatives. */
 function toDerivatives(grid: Grid): void {
-  const { numbers } = solve(design, { grid, without: ['bands'] });
-  void numbers.pitch;
-  void numbers.lateral;
+  const { solution } = solve(design, { grid, without: ['bands'] });
+  void solution?.pitch;
+  void solution?.lateral;
 }
 
 /** A shared machine drifts, so the kernels take turns and the ratio is what counts. */

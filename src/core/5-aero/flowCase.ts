@@ -164,14 +164,13 @@ function normalOnset(matrices: InfluenceMatrices, input: CaseInput): Float64Arra
   return right;
 }
 
-type AtForces = Readonly<Record<'u' | 'v' | 'w', Float64Array>>;
-type AtLegs = Readonly<Record<'legV' | 'legW', Float64Array>>;
+/** The air that a case moves, with the air that streams past. */
+type Air = Readonly<Record<'u' | 'v' | 'w' | 'legV' | 'legW', Float64Array>>;
 
 /** What is known of a case by its circulation; the air is moved when it is first asked for: many a case is only asked for its lift. */
 class SolvedCase implements FlowCase {
   readonly #matrices: InfluenceMatrices;
-  #forces: AtForces | null = null;
-  #legs: AtLegs | null = null;
+  #air: Air | null = null;
 
   constructor(
     matrices: InfluenceMatrices,
@@ -180,76 +179,92 @@ class SolvedCase implements FlowCase {
     readonly onset: Onset,
   ) {
     this.#matrices = matrices;
+    const waiting = waitingIn(matrices)[parity];
+    waiting.push(this);
+    if (waiting.length > MOST_WAITING) waiting.shift();
   }
 
   get u(): Float64Array {
-    return this.#atForces().u;
+    return this.#moved().u;
   }
 
   get v(): Float64Array {
-    return this.#atForces().v;
+    return this.#moved().v;
   }
 
   get w(): Float64Array {
-    return this.#atForces().w;
+    return this.#moved().w;
   }
 
   get legV(): Float64Array {
-    return this.#atLegs().legV;
+    return this.#moved().legV;
   }
 
   get legW(): Float64Array {
-    return this.#atLegs().legW;
+    return this.#moved().legW;
   }
 
-  #atForces(): AtForces {
-    return (this.#forces ??= forceVelocities(this.#matrices, this));
-  }
-
-  #atLegs(): AtLegs {
-    return (this.#legs ??= legVelocities(this.#matrices, this));
+  #moved(): Air {
+    if (this.#air) return this.#air;
+    const waiting = waitingIn(this.#matrices);
+    const others = waiting[this.parity].filter((other) => other !== this);
+    waiting[this.parity] = others.slice(TOGETHER - 1);
+    const moved = [this, ...others.slice(0, TOGETHER - 1)];
+    airsOf(this.#matrices, moved).forEach((air, index) => (moved[index]!.#air = air));
+    return this.#air!;
   }
 }
 
-type Carried = Pick<FlowCase, 'parity' | 'circulation' | 'onset'>;
+/** So many cases are moved together: what takes time is to read what is induced. */
+const TOGETHER = 4;
+/** Of a lattice that serves long, cases whose air nobody asks for are forgotten. */
+const MOST_WAITING = 8;
 
-/** Where left and right are equal, fins on the centre line carry nothing. */
-const firstThatCarries = (lattice: Lattice, parity: Parity) => (parity === 'symmetric' ? lattice.centrePanels : 0);
+/** Cases whose air was not asked for yet, oldest first: they are moved with the next one that is. */
+const allWaiting = new WeakMap<InfluenceMatrices, Record<Parity, SolvedCase[]>>();
 
-function forceVelocities(matrices: InfluenceMatrices, { parity, circulation, onset }: Carried): AtForces {
-  const n = matrices.lattice.panels;
-  const { bound } = matrices.halves()[parity];
-  const from = firstThatCarries(matrices.lattice, parity);
-  const induced = (side: Float64Array) => multiplyRows(side, n, circulation, from);
-  const [u, v, w] = [induced(bound.u), induced(bound.v), induced(bound.w)];
-  if (isStill(onset)) return { u, v, w };
-  for (let i = 0; i < n; i++) {
-    const [ou, ov, ow] = onsetAt(onset, matrices.forceX[i]!, matrices.forceY[i]!, matrices.forceZ[i]!);
-    u[i]! += ou;
-    v[i]! += ov;
-    w[i]! += ow;
-  }
-  return { u, v, w };
+function waitingIn(matrices: InfluenceMatrices): Record<Parity, SolvedCase[]> {
+  const known = allWaiting.get(matrices);
+  if (known) return known;
+  const made = { symmetric: [], antisymmetric: [] };
+  allWaiting.set(matrices, made);
+  return made;
 }
 
-function legVelocities({ field, lattice, halves }: InfluenceMatrices, { parity, circulation, onset }: Carried): AtLegs {
+/** The air of several cases of one parity, each as it is by itself. */
+function airsOf(matrices: InfluenceMatrices, cases: readonly SolvedCase[]): Air[] {
+  const { lattice, field } = matrices;
+  const { parity } = cases[0]!;
+  const { bound, legs } = matrices.halves()[parity];
+  // Where left and right are equal, fins on the centre line carry nothing.
+  const from = parity === 'symmetric' ? lattice.centrePanels : 0;
+  const acting = [bound.u, bound.v, bound.w, ...(legs ? [legs.v, legs.w] : [])];
+  const circulations = cases.map(({ circulation }) => circulation);
+  const products = multiplyRows(acting, lattice.panels, circulations, from);
+  const atLegs = (which: number) => products[which] ?? circulations.map(() => new Float64Array(field.pieceX.length));
+  const [u, v, w, legV, legW] = [products[0]!, products[1]!, products[2]!, atLegs(3), atLegs(4)];
+  return cases.map(({ onset }, index) => {
+    const air: Air = { u: u[index]!, v: v[index]!, w: w[index]!, legV: legV[index]!, legW: legW[index]! };
+    if (!isStill(onset)) addOnset(matrices, onset, air);
+    return air;
+  });
+}
+
+function addOnset({ lattice, field, forceX, forceY, forceZ }: InfluenceMatrices, onset: Onset, air: Air): void {
   const { count } = lattice.cells;
-  const n = lattice.panels;
-  const from = firstThatCarries(lattice, parity);
-  const pieces = field.edges * count;
-  const { legs } = halves()[parity];
-  const legV = legs ? multiplyRows(legs.v, n, circulation, from) : new Float64Array(pieces);
-  const legW = legs ? multiplyRows(legs.w, n, circulation, from) : new Float64Array(pieces);
-  if (isStill(onset)) return { legV, legW };
+  for (let i = 0; i < lattice.panels; i++) {
+    const [u, v, w] = onsetAt(onset, forceX[i]!, forceY[i]!, forceZ[i]!);
+    air.u[i]! += u;
+    air.v[i]! += v;
+    air.w[i]! += w;
+  }
   for (let edge = 0; edge < field.edges; edge++) {
-    for (let k = 0; k < count; k++) {
-      const piece = edge * count + k;
+    for (let piece = edge * count; piece < (edge + 1) * count; piece++) {
       const [, v, w] = onsetAt(onset, field.pieceX[piece]!, field.edgeY[edge]!, field.edgeZ[edge]!);
-      legV[piece]! += v;
-      legW[piece]! += w;
+      air.legV[piece]! += v;
+      air.legW[piece]! += w;
     }
   }
-  return { legV, legW };
 }
 
 const isStill = ({ linear, turn }: Onset): boolean => [...linear, ...turn].every((part) => part === 0);

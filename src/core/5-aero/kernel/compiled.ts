@@ -5,7 +5,16 @@ import { KernelMemory } from './kernelMemory';
 /** What the module gives: see `kernel.as.ts`. */
 interface Exports {
   readonly memory: WebAssembly.Memory;
-  multiply(a: number, rows: number, columns: number, x: number, from: number, out: number): void;
+  multiply(
+    a: number,
+    rows: number,
+    columns: number,
+    from: number,
+    x: number,
+    count: number,
+    apart: number,
+    out: number,
+  ): void;
   factorise(a: number, order: number, size: number, block: number, from: number, largest: number): number;
   solveOne(a: number, size: number, from: number, unknowns: number, x: number): void;
   solveFour(a: number, size: number, from: number, first: number, x: number): void;
@@ -137,7 +146,7 @@ export class CompiledKernel {
     // Nothing of its own lies in the second page and after it.
     this.#vectors = PAGE;
     this.#results = this.#vectors + 4 * MOST_ROWS * NUMBER;
-    this.#order = this.#results + MOST_ROWS * NUMBER;
+    this.#order = this.#results + 4 * MOST_ROWS * NUMBER;
     this.#work = this.#order + MOST_ROWS * NUMBER;
     const begin = this.#work + WORK;
     memory.grow(Math.ceil((begin + ROOM - memory.buffer.byteLength) / PAGE));
@@ -156,13 +165,22 @@ export class CompiledKernel {
     return this.#memory.isThere(matrix);
   }
 
-  /** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
-  multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
-    const rows = a.length / columns;
-    const at = this.#memory.placeOf(a);
-    this.#numbers.set(x, this.#vectors / NUMBER);
-    this.#exports.multiply(at, rows, columns, this.#vectors, from, this.#results);
-    return this.#numbers.slice(this.#results / NUMBER, this.#results / NUMBER + rows);
+  /** Σ a[i, j] x[j] over the columns from…columns−1, for every row of each of several matrices and up to four x: for every matrix the product of each. */
+  multiplyRows(
+    matrices: readonly Float64Array[],
+    columns: number,
+    sides: readonly Float64Array[],
+    from: number,
+  ): Float64Array[][] {
+    const numbers = this.#numbers;
+    sides.forEach((side, index) => numbers.set(side, this.#vectors / NUMBER + index * MOST_ROWS));
+    const out = this.#results / NUMBER;
+    return matrices.map((a) => {
+      const rows = a.length / columns;
+      const at = this.#memory.placeOf(a);
+      this.#exports.multiply(at, rows, columns, from, this.#vectors, sides.length, MOST_ROWS * NUMBER, this.#results);
+      return sides.map((_, index) => numbers.slice(out + index * MOST_ROWS, out + index * MOST_ROWS + rows));
+    });
   }
 
   /** Largest magnitude of the entries from an index on; NaN or infinite where one of them is. */

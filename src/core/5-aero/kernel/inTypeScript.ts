@@ -268,10 +268,18 @@ export function dotRow(a: Float64Array, row: number, x: Float64Array, from: numb
   return p + q + (r + s);
 }
 
-/** Σ a[i, j] x[j] over the columns from…columns−1, for every row. */
-export function multiplyRows(a: Float64Array, columns: number, x: Float64Array, from: number): Float64Array {
-  const rows = a.length / columns;
-  const out = new Float64Array(rows);
-  for (let row = 0; row < rows; row++) out[row] = dotRow(a, row * columns, x, from, columns);
-  return out;
+/** Σ a[i, j] x[j] over the columns from…columns−1, for every row of each of several matrices and several x: for every matrix the product of each. */
+export function multiplyRows(
+  matrices: readonly Float64Array[],
+  columns: number,
+  sides: readonly Float64Array[],
+  from: number,
+): Float64Array[][] {
+  return matrices.map((a) =>
+    sides.map((x) => {
+      const out = new Float64Array(a.length / columns);
+      for (let row = 0; row < out.length; row++) out[row] = dotRow(a, row * columns, x, from, columns);
+      return out;
+    }),
+  );
 }

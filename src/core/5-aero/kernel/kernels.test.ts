@@ -92,21 +92,30 @@ test('factors and answers of both kernels are alike to 1e-9, for every size, blo
   );
 });
 
-test('products of both kernels are alike, with any number of rows', () => {
+test('products of both kernels are alike, with any number of rows, beside others as by themselves', () => {
   forAll(
     60,
     [
       fc.integer({ min: 12, max: 90 }),
       fc.integer({ min: 1, max: 60 }),
       fc.integer({ min: 0, max: 11 }),
+      fc.integer({ min: 1, max: 4 }),
       fc.integer({ min: 1, max: 1e6 }),
     ],
-    (columns, rows, from, seed) => {
-      const [a, x] = [numbers(rows * columns, seed), numbers(columns, seed + 1)];
-      const [wanted, got] = byBoth(() => multiplyRows(a, columns, x, from));
-      expectAlike(got, wanted);
-      const byHand = a.subarray(0, columns).reduce((sum, value, j) => sum + (j < from ? 0 : value * x[j]!), 0);
-      expect(got[0]).toBeCloseTo(byHand, 10);
+    (columns, rows, from, count, seed) => {
+      const matrices = [numbers(rows * columns, seed), numbers((rows + 1) * columns, seed + 9)];
+      const sides = Array.from({ length: count }, (_, side) => numbers(columns, seed + 1 + side));
+      const [wanted, got] = byBoth(() => multiplyRows(matrices, columns, sides, from));
+      matrices.forEach((a, which) =>
+        sides.forEach((x, side) => {
+          const product = got[which]![side]!;
+          expectAlike(product, wanted[which]![side]!);
+          const last = a.subarray(a.length - columns);
+          const byHand = last.reduce((sum, value, j) => sum + (j < from ? 0 : value * x[j]!), 0);
+          expect(product.at(-1)).toBeCloseTo(byHand, 10);
+          expect(byBoth(() => multiplyRows([a], columns, [x], from)[0]![0]!)[1]).toEqual(product);
+        }),
+      );
     },
   );
 });
@@ -183,12 +192,14 @@ test('what is induced is worked out again where newer lattices took its room', (
   const matrices = buildInfluence(lattice, { rise: 0 });
   const rising = { parity: 'symmetric', onset: { ...STILL_AIR, linear: [0, 0, 1] } } as const;
   const before = solveCase(matrices, rising);
+  const { u: moved } = before;
   const first = matrices.halves();
   for (let count = 0; count < 30; count++) buildInfluence(lattice, { rise: 0.001 * count });
   const after = solveCase(matrices, rising);
   expect(matrices.halves()).not.toBe(first);
   for (const name of ['u', 'v', 'w', 'legV', 'legW'] as const) expect(after[name]).toEqual(before[name]);
-  expect(() => multiplyRows(first.symmetric.bound.u, lattice.panels, before.circulation)).toThrow(
+  expect(before.u).toBe(moved);
+  expect(() => multiplyRows([first.symmetric.bound.u], lattice.panels, [before.circulation])).toThrow(
     /newer ones have taken/,
   );
   back();
@@ -218,10 +229,10 @@ test('what had to make room for newer matrices is brought back when it is asked 
   const first = factorise(soundMatrix(size, 11), size);
   const before = solveFactored(first, right);
   const others = Array.from({ length: 120 }, (_, seed) => numbers(size * (size + seed), seed + 20));
-  const products = others.map((matrix) => multiplyRows(matrix, size, right));
+  const products = others.map((matrix) => multiplyRows([matrix], size, [right]));
   expect(solveFactored(first, right)).toEqual(before);
   others.forEach((matrix, index) => {
-    if (index % 17 === 0) expect(multiplyRows(matrix, size, right)).toEqual(products[index]);
+    if (index % 17 === 0) expect(multiplyRows([matrix], size, [right])).toEqual(products[index]);
   });
   back();
 });

@@ -67,9 +67,17 @@ export function columnSums(a: Float64Array, size: number, from: number): Float64
 }
 
 /**
- * Σ a[i, j] x[j] over the columns from…columns−1, for every row of a matrix that
- * does not change any more.
+ * Σ a[i, j] x[j] over the columns from…columns−1, for every row of matrices
+ * that do not change any more and up to four x: what is read of a matrix serves
+ * all, and each comes out as it does by itself.
+ * @returns for every matrix the product of each
  */
-export function multiplyRows(a: Float64Array, columns: number, x: Float64Array, from = 0): Float64Array {
-  return kernelFor(columns, a.length / columns).multiplyRows(a, columns, x, from);
+export function multiplyRows(
+  matrices: readonly Float64Array[],
+  columns: number,
+  sides: readonly Float64Array[],
+  from = 0,
+): Float64Array[][] {
+  const rows = Math.max(...matrices.map(({ length }) => length / columns));
+  return kernelFor(columns, rows).multiplyRows(matrices, columns, sides, from);
 }
