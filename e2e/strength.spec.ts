@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, openDesign, watchErrors } from './support';
+import { expectAccessible, openDesign, toStage, watchErrors } from './support';
 
 test('the wing bends under a pull of its own and a speed of its own, the boom beside it', async ({ page }) => {
   const noErrors = watchErrors(page);
@@ -48,3 +48,51 @@ test('a sheet is saved as a picture of its own, and prints with its name and num
   const numbers = await page.locator('#numbers').evaluate((panel) => panel.scrollHeight - panel.clientHeight);
   expect(numbers).toBeLessThan(2);
 });
+
+/** What stands last on the sheet of a stage that is taller than a small screen. */
+const LAST_ON_SHEET = [
+  ['Wing', 'Reynolds'],
+  ['Section', 'Drag, N'],
+  ['Rigging', 'Angle of attack of the datum, °'],
+  ['Strength', 'stiffness'],
+  ['Power', 'Speed, m/s'],
+  ['Glider', 'Ahead of the start, m'],
+] as const;
+
+for (const viewport of [
+  { width: 390, height: 844 },
+  { width: 844, height: 390 },
+]) {
+  test.describe(`${viewport.width} × ${viewport.height}`, () => {
+    test.use({ viewport });
+
+    test('what a sheet has no room for is reached by scrolling it', async ({ page }) => {
+      const noErrors = watchErrors(page);
+      await openDesign(page, 'Gannet Vee', 'Strength');
+      const strips = page.getByTestId('sheet');
+      for (const name of ['bending', 'of its limit', 'twist', 'stiffness']) {
+        const strip = strips.getByText(name, { exact: true });
+        await strip.scrollIntoViewIfNeeded();
+        await expect(strip).toBeInViewport({ ratio: 1 });
+      }
+      await expectAccessible(page);
+      for (const [stage, last] of LAST_ON_SHEET) {
+        await toStage(page, stage);
+        const region = strips.getByRole('region').first();
+        const text = strips.getByText(last, { exact: true }).last();
+        await expect(text, stage).not.toBeInViewport();
+        await region.focus();
+        await region.press('End');
+        await expect(text, stage).toBeInViewport({ ratio: 1 });
+        // Nothing below the foot of the paper.
+        const belowFoot = () =>
+          region.evaluate((element) => {
+            const feet = [...element.querySelectorAll('svg')].map((svg) => svg.getBoundingClientRect().bottom);
+            return Math.abs(element.getBoundingClientRect().bottom - Math.max(...feet));
+          });
+        await expect.poll(belowFoot, { message: stage }).toBeLessThan(8);
+      }
+      noErrors();
+    });
+  });
+}

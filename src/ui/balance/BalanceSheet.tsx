@@ -9,6 +9,7 @@ import { Drawing } from '../drawing/Drawing';
 import { FindingMark, usePointedAt } from '../drawing/FindingMark';
 import { itemHandle, itemHandles } from '../drawing/handles';
 import { Paper } from '../sheet/Paper';
+import { TallUnderTools } from '../sheet/Tall';
 import { HandleMark } from '../drawing/HandleMark';
 import { useGhostDesign } from '../drawing/useGhostDesign';
 import { useHeld } from '../drawing/useHeld';
@@ -26,11 +27,36 @@ export function BalanceSheet({ design }: { readonly design: Design }) {
 }
 
 const SIDE = 40;
-const TOP = 44;
-/** Room for what slides under the lever [px]. */
+/** What lies on the lever needs so much; room for what slides under it, and at the foot [px]. */
+const ON_LEVER = 70;
 const SLIDERS = 34;
+const FOOT = 16;
 
 function LeverSheet({ design }: { readonly design: Design }) {
+  const analysis = useAppSelector((state) => state.analysis.current);
+  const isKnown = analysis !== null && analysis.mass.cg !== null && analysis.pitch.neutralPoint !== null;
+  const below = isKnown ? loupeHeight(analysis.schools.length) + 24 : 0;
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      <div className="min-h-0 flex-1">
+        <TallUnderTools name="Lever and window" least={ON_LEVER + SLIDERS + FOOT + below}>
+          {(head) => <LeverPaper design={design} head={head} below={below} />}
+        </TallUnderTools>
+      </div>
+      <Reasons />
+      <LeverTable design={design} />
+    </div>
+  );
+}
+
+interface LeverPaperProps {
+  readonly design: Design;
+  readonly head: number;
+  /** Room for the window under the lever; none while it is not known [px]. */
+  readonly below: number;
+}
+
+function LeverPaper({ design, head, below }: LeverPaperProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const analysis = useAppSelector((state) => state.analysis.current);
   const preview = useAppSelector((state) => state.analysis.preview);
@@ -39,59 +65,51 @@ function LeverSheet({ design }: { readonly design: Design }) {
   const ghost = useGhostDesign();
   const pointed = usePointedAt();
   const place = useMemo(() => linear([xMin, xMax], [SIDE, Math.max(SIDE + 60, width - SIDE)]), [xMin, xMax, width]);
-  const isKnown = analysis !== null && analysis.mass.cg !== null && analysis.pitch.neutralPoint !== null;
-  const below = isKnown ? loupeHeight(analysis.schools.length) + 24 : 0;
-  const beam = Math.max(TOP + 70, height - below - SLIDERS - 16);
+  const beam = height - below - SLIDERS - FOOT;
   return (
-    <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1">
-        <Paper
-          place={ref}
-          width={width}
-          height={height}
-          name={`Lever of ${design.name}, nose to the left`}
-          caption="What sits where, weights to scale"
-        >
-          <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={TOP} beam={beam} ghost={ghost} />
-          {pointed && <FindingMark x={place(pointed.x)} y={beam} />}
-          {slidingItems(design).map((item) =>
-            item.attachment.kind === 'slides' ? (
-              <g key={item.id}>
-                <path
-                  d={`M${place(item.attachment.from)} ${beam + 20} v8 m0 -4 H${place(item.attachment.to)} m0 -4 v8`}
-                  stroke="var(--color-faint)"
-                  fill="none"
-                  aria-hidden="true"
-                />
-                <HandleMark
-                  handle={{
-                    ...itemHandle(item),
-                    id: `lever-${item.id}`,
-                    label: `${item.name || item.id} on the lever`,
-                  }}
-                  x={place(item.position.x)}
-                  y={beam + 24}
-                  perPixel={(xMax - xMin) / Math.max(60, width - 2 * SIDE)}
-                />
-              </g>
-            ) : null,
-          )}
-          {isKnown && below < height - 120 && (
-            <WindowLoupe
-              analysis={analysis}
-              ghost={preview?.analysis ?? null}
-              left={SIDE}
-              right={width - SIDE}
-              top={beam + SLIDERS + 12}
-              from={[place(loupeSpan(analysis)[0]), place(loupeSpan(analysis)[1])]}
-              lever={beam}
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      name={`Lever of ${design.name}, nose to the left`}
+      caption="What sits where, weights to scale"
+    >
+      <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={head} beam={beam} ghost={ghost} />
+      {pointed && <FindingMark x={place(pointed.x)} y={beam} />}
+      {slidingItems(design).map((item) =>
+        item.attachment.kind === 'slides' ? (
+          <g key={item.id}>
+            <path
+              d={`M${place(item.attachment.from)} ${beam + 20} v8 m0 -4 H${place(item.attachment.to)} m0 -4 v8`}
+              stroke="var(--color-faint)"
+              fill="none"
+              aria-hidden="true"
             />
-          )}
-        </Paper>
-      </div>
-      <Reasons />
-      <LeverTable design={design} />
-    </div>
+            <HandleMark
+              handle={{
+                ...itemHandle(item),
+                id: `lever-${item.id}`,
+                label: `${item.name || item.id} on the lever`,
+              }}
+              x={place(item.position.x)}
+              y={beam + 24}
+              perPixel={(xMax - xMin) / Math.max(60, width - 2 * SIDE)}
+            />
+          </g>
+        ) : null,
+      )}
+      {analysis && below > 0 && (
+        <WindowLoupe
+          analysis={analysis}
+          ghost={preview?.analysis ?? null}
+          left={SIDE}
+          right={width - SIDE}
+          top={beam + SLIDERS + 12}
+          from={[place(loupeSpan(analysis)[0]), place(loupeSpan(analysis)[1])]}
+          lever={beam}
+        />
+      )}
+    </Paper>
   );
 }
 

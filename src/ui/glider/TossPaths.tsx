@@ -10,6 +10,7 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { type Axis, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Scale } from '../sheet/scale';
+import { Tall } from '../sheet/Tall';
 import { placeAt } from './placeAt';
 import { didWords, far, onAxis } from './tossWords';
 
@@ -24,8 +25,8 @@ const LEAST = 46;
 const TICK = 64;
 /** No more of the paper than that is given to what is seen from above [px]. */
 const WIDE = 220;
-/** Lower than that a sheet holds one view [px]. */
-const LOW = 320;
+/** Lower than that both views cannot be read [px]. */
+const LEAST_HIGH = 340;
 /** Seconds from one faint picture of the model to the next. */
 const APART = 0.5;
 
@@ -51,10 +52,16 @@ interface PathsProps {
 }
 
 /** Paths to scale from the side and from above, the model in its attitude at a time. */
-export function TossPaths({ own, changed, span, time, withForces }: PathsProps) {
+export function TossPaths(props: PathsProps) {
+  return (
+    <Tall name="The toss from the side and from above" least={LEAST_HIGH}>
+      <Paths {...props} />
+    </Tall>
+  );
+}
+
+function Paths({ own, changed, span, time, withForces }: PathsProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  // A low paper holds one of both: the side.
-  const hasAbove = height > LOW;
   const units = useAppSelector((state) => state.settings.units);
   const terrain = useAppSelector((state) => terrainOf(state.glider.asked.launch));
   const flights = changed ? [own, changed] : [own];
@@ -63,14 +70,11 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
   const highest = 1.1 * Math.max(...all('z'), 0.5);
   const lowest = Math.min(0, ...all('z'));
   const widest = 1.1 * Math.max(...all('y').map(Math.abs), span / 2, 0.3);
-  const room = { width: Math.max(80, width - LEFT - RIGHT), height: height - TOP - BELOW - (hasAbove ? BETWEEN : 0) };
+  const room = { width: Math.max(80, width - LEFT - RIGHT), height: height - TOP - BELOW - BETWEEN };
   // One scale for both, so that paths are as steep as they look.
   const perMetre = Math.max(
     1,
-    Math.min(
-      room.width / (farthest - nearest),
-      Math.max(LEAST, room.height) / (highest - lowest + (hasAbove ? 2 * widest : 0)),
-    ),
+    Math.min(room.width / (farthest - nearest), Math.max(LEAST, room.height) / (highest - lowest + 2 * widest)),
   );
   // What is left of the paper goes to both sides: a straight flight lies in the middle of it.
   const aside = Math.max(widest, Math.min(room.height - (highest - lowest) * perMetre, WIDE) / 2 / perMetre);
@@ -106,7 +110,7 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
         width={width}
         height={height}
         role="img"
-        name={`The toss from the side${hasAbove ? ' and from above' : ''}: it ${words}`}
+        name={`The toss from the side and from above: it ${words}`}
       >
         <text x={LEFT} y={20} fontSize={14} fill={OWN} fontWeight={600}>
           As drawn it {words}
@@ -143,26 +147,24 @@ export function TossPaths({ own, changed, span, time, withForces }: PathsProps) 
           ))}
           {withForces && <Forces samples={own.samples} time={time} scales={fromSide} />}
         </PlotFrame>
-        {hasAbove && (
-          <PlotFrame box={above} x={x} y={y}>
-            {flights.toReversed().map((flight, index) => (
-              <Path
-                key={index}
-                isOwn={flight === own}
-                samples={flight.samples}
-                places={flight.samples.x.map((ahead, at) => [fromAbove.u(ahead), fromAbove.v(flight.samples.y[at]!)])}
-              />
+        <PlotFrame box={above} x={x} y={y}>
+          {flights.toReversed().map((flight, index) => (
+            <Path
+              key={index}
+              isOwn={flight === own}
+              samples={flight.samples}
+              places={flight.samples.x.map((ahead, at) => [fromAbove.u(ahead), fromAbove.v(flight.samples.y[at]!)])}
+            />
+          ))}
+          <g opacity={0.22}>
+            {picturesOf(own.samples).map((at) => (
+              <FromAbove key={at} samples={own.samples} time={at} {...{ span, perMetre }} scales={fromAbove} isOwn />
             ))}
-            <g opacity={0.22}>
-              {picturesOf(own.samples).map((at) => (
-                <FromAbove key={at} samples={own.samples} time={at} {...{ span, perMetre }} scales={fromAbove} isOwn />
-              ))}
-            </g>
-            {flights.map(({ samples }, index) => (
-              <FromAbove key={index} {...{ samples, time, span, perMetre }} scales={fromAbove} isOwn={index === 0} />
-            ))}
-          </PlotFrame>
-        )}
+          </g>
+          {flights.map(({ samples }, index) => (
+            <FromAbove key={index} {...{ samples, time, span, perMetre }} scales={fromAbove} isOwn={index === 0} />
+          ))}
+        </PlotFrame>
       </Paper>
       <HiddenTable
         caption="The toss in steps of half a second"

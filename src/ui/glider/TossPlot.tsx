@@ -61,7 +61,7 @@ export function TossPlot({ tossed, design }: { readonly tossed: Seen; readonly d
   }, [isPlaying, longest]);
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1 pt-8">
+      <div className="min-h-0 flex-1 pt-8 small:pt-9">
         {view === 'flat' ? (
           <TossPaths own={own} changed={changed} span={span} time={time} withForces={withForces} />
         ) : (

@@ -12,6 +12,7 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Places, spanOf } from '../sheet/scale';
+import { Tall } from '../sheet/Tall';
 import { speedAxis } from '../sheet/unitAxes';
 import { BladeSheet } from './BladeSheet';
 import { Combinations } from './Combinations';
@@ -82,8 +83,10 @@ function Curves({ design }: { readonly design: Design }) {
     );
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1 pt-8">
-        <Plots design={design} analysis={analysis} throttle={throttle} />
+      <div className="min-h-0 flex-1 pt-8 small:pt-9">
+        <Tall name="Thrust, drag and duration" least={LEAST}>
+          <Plots design={design} analysis={analysis} throttle={throttle} />
+        </Tall>
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-soft px-3 py-2">
         <Slider
@@ -98,12 +101,13 @@ function Curves({ design }: { readonly design: Design }) {
   );
 }
 
-/** Lower than that a sheet holds one plot [px]; room of a name along the axis [px]. */
-const LOW = 330;
+/** Lower than that two plots cannot be read; room of a name along the axis [px]. */
+const LEAST = 370;
 const NAME = 62;
-/** Where the names of the curves begin, and the least room of one [px]. */
+/** Where the names of the curves begin beside that of the axis; on narrow paper they stand above it [px]. */
 const LEGEND = 170;
-const NARROWEST = 152;
+const NARROW = 640;
+const LINE = 18;
 
 const DRAG = { stroke: 'var(--color-graphite)', strokeWidth: 2.4 } as const;
 const FULL = { stroke: 'var(--color-faint)', strokeWidth: 1.4, strokeDasharray: '6 4' } as const;
@@ -127,13 +131,12 @@ function Plots({ design, analysis, throttle }: PlotsProps) {
     format: speeds.format,
     ticks: width < 480 ? 4 : 8,
   };
-  // A low sheet holds one of both.
-  const hasTime = height > LOW;
   const gap = 84;
-  const each = Math.max(40, hasTime ? (height - 2 * gap + 20) / 2 : height - 2 * gap + 20);
+  const head = 40 + (width < NARROW ? LINE : 0);
+  const each = Math.max(40, (height - head - 2 * gap + 60) / 2);
   const box = (row: number): Box => ({
     left: 56,
-    top: 40 + row * (each + gap),
+    top: head + row * (each + gap),
     width: Math.max(60, width - 84),
     height: row === 0 ? each : Math.max(30, each - 24),
   });
@@ -170,20 +173,20 @@ function Plots({ design, analysis, throttle }: PlotsProps) {
       name={`Thrust, drag and duration of ${design.name} over speed`}
       over={<PowerTable curve={curve} />}
     >
-      <PlotFrame box={box(0)} x={{ ...x, name: hasTime ? '' : x.name }} y={force}>
+      <PlotFrame box={box(0)} x={{ ...x, name: '' }} y={force}>
         <path d={pathThrough(along((point) => upper.v(Math.max(0, point.thrust.at(-1) ?? 0))))} fill="none" {...FULL} />
         <path d={pathThrough(along(({ drag }) => upper.v(drag)))} fill="none" {...DRAG} />
         <path d={pathThrough(chosen)} fill="none" {...CHOSEN} />
         {marks.map(({ at, name, row }, index) => (
           <g key={index}>
             <path
-              d={`M${upper.u(speeds.to(at))} ${box(0).top} V${box(hasTime ? 1 : 0).top + box(hasTime ? 1 : 0).height}`}
+              d={`M${upper.u(speeds.to(at))} ${box(0).top} V${box(1).top + box(1).height}`}
               stroke="var(--color-rule)"
               strokeDasharray="2 3"
             />
             <text
               x={upper.u(speeds.to(at))}
-              y={box(0).top + box(0).height + (hasTime ? 30 : 44) + row * 13}
+              y={box(0).top + box(0).height + 30 + row * 13}
               textAnchor="middle"
               fill="var(--color-graphite)"
             >
@@ -192,35 +195,31 @@ function Plots({ design, analysis, throttle }: PlotsProps) {
           </g>
         ))}
       </PlotFrame>
-      {hasTime && (
-        <PlotFrame box={box(1)} x={x} y={time}>
-          <path
-            d={pathThrough(along((_, index) => (Number.isFinite(minutes[index]) ? lower.v(minutes[index]!) : NaN)))}
-            fill="none"
-            {...DRAG}
-          />
-        </PlotFrame>
-      )}
+      <PlotFrame box={box(1)} x={x} y={time}>
+        <path
+          d={pathThrough(along((_, index) => (Number.isFinite(minutes[index]) ? lower.v(minutes[index]!) : NaN)))}
+          fill="none"
+          {...DRAG}
+        />
+      </PlotFrame>
       <Legend width={width} />
     </Paper>
   );
 }
 
 function Legend({ width }: { readonly width: number }) {
+  const left = width < NARROW ? 14 : LEGEND;
   const names = [
-    ['drag', DRAG],
-    ['thrust at that throttle', CHOSEN],
-    ['at full throttle', FULL],
+    { name: 'drag', look: DRAG, at: left },
+    { name: 'thrust at that throttle', look: CHOSEN, at: left + 68 },
+    { name: 'at full throttle', look: FULL, at: left + 230 },
   ] as const;
-  const step = Math.min(170, (width - LEGEND) / names.length);
-  // Too narrow for their words.
-  if (step < NARROWEST) return null;
   return (
     <g fontSize={12} fill="var(--color-graphite)" aria-hidden="true">
-      {names.map(([name, look], index) => (
+      {names.map(({ name, look, at }) => (
         <g key={name}>
-          <path d={`M${LEGEND + index * step} 14 h22`} fill="none" {...look} />
-          <text x={LEGEND + 28 + index * step} y={18}>
+          <path d={`M${at} 14 h22`} fill="none" {...look} />
+          <text x={at + 28} y={18}>
             {name}
           </text>
         </g>

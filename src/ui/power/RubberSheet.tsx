@@ -7,11 +7,15 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough } from '../sheet/scale';
+import { Tall } from '../sheet/Tall';
 
 /** Lower than that the ticks need a decimal [m]. */
 const LOW = 6;
 const LINE = { fill: 'none', stroke: 'var(--color-graphite)', strokeWidth: 2.4 } as const;
 const THRUST = { fill: 'none', stroke: 'var(--color-balance)', strokeWidth: 2.4 } as const;
+
+/** Lower two plots cannot be read [px]. */
+const LEAST = 350;
 
 /** How rubber runs down: height and thrust over time. */
 export function RubberSheet({ rubber }: { readonly rubber: Analysis['rubber'] }) {
@@ -20,7 +24,9 @@ export function RubberSheet({ rubber }: { readonly rubber: Analysis['rubber'] })
       <Why text={rubber.reasons['height'] ?? rubber.reasons['energy']} />
     </div>
   ) : (
-    <Run rubber={rubber} />
+    <Tall name="Height and thrust" least={LEAST}>
+      <Run rubber={rubber} />
+    </Tall>
   );
 }
 

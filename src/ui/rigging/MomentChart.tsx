@@ -39,6 +39,9 @@ function outcome({ settling }: MomentCurve, units: DisplayUnits): string {
 }
 
 const RIGHT = 176;
+/** On narrower paper the curves are named under it, a line for each [px]. */
+export const NAMED_BELOW = 560;
+const LINE = 16;
 /** The moment is drawn to this at least on both sides of nought. */
 const LEAST_MOMENT = 0.02;
 /** Of the range from no lift to the stall, drawn beyond either end. */
@@ -68,12 +71,12 @@ interface MomentDrawingProps {
 
 function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, height }: MomentDrawingProps) {
   const units = useAppSelector((state) => state.settings.units);
-  const narrow = width < 560;
+  const isNarrow = width < NAMED_BELOW;
   const box: Box = {
     left: 58,
     top: 40,
-    width: Math.max(60, width - 58 - (narrow ? 14 : RIGHT)),
-    height: Math.max(40, height - 84),
+    width: Math.max(60, width - 58 - (isNarrow ? 14 : RIGHT)),
+    height: Math.max(40, height - 84 - (isNarrow ? curves.length * LINE + 6 : 0)),
   };
   const [dive, stall] = [degreesFromRadians(zeroLiftAlpha), degreesFromRadians(stallAlpha)];
   const beyond = BEYOND * (stall - dive);
@@ -153,7 +156,7 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
                   strokeDasharray={undefined}
                 />
               )}
-              {!narrow && (
+              {!isNarrow && (
                 <>
                   <path
                     d={`M${u(stall)} ${v(curve.atStall)} L${right + 8} ${named[index]!}`}
@@ -177,6 +180,21 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
             </g>
           ))}
         </PlotFrame>
+        {isNarrow &&
+          curves.map((curve, index) => {
+            const y = bottom + 52 + index * LINE;
+            return (
+              <g key={curve.power} fontSize={12} fill="var(--color-faint)">
+                <path d={`M14 ${y - 4} h22`} fill="none" {...LOOKS[curve.power]} />
+                <text x={42} y={y}>
+                  <tspan fill="var(--color-graphite)" fontWeight={500}>
+                    {NAMES[curve.power]}
+                  </tspan>{' '}
+                  {outcome(curve, units).replace('C_L', 'a lift of')}
+                </text>
+              </g>
+            );
+          })}
       </svg>
       <HiddenTable
         caption="Pitching moment by power, control let go"

@@ -7,12 +7,16 @@ import { type Handle, incidenceHandle } from '../drawing/handles';
 import { PlanAndSide } from '../drawing/PlanAndSide';
 import type { PlanFrame } from '../drawing/planFrame';
 import { useGhostDesign } from '../drawing/useGhostDesign';
+import { useSize } from '../drawing/useSize';
 import { FITTED } from '../drawing/useZoom';
-import { MomentChart } from './MomentChart';
+import { Tall } from '../sheet/Tall';
+import { MomentChart, NAMED_BELOW } from './MomentChart';
 import { Readings, READINGS_HIGH } from './Readings';
 
 /** Angles are drawn so many times as steep, or nobody would see them. */
 const STEEPER = 5;
+/** What the side view and the moment under it need, with the names of curves beside them or below [px]. */
+const LEAST = { beside: 420, below: 500 } as const;
 
 /** The side view with its angles drawn larger, and under it what they come to. */
 export function RiggingSheet({ design }: { readonly design: Design }) {
@@ -34,26 +38,31 @@ function Angles({ design, handles }: { readonly design: Design; readonly handles
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const overlay = (frame: PlanFrame) =>
     analysis && <Readings analysis={analysis} placed={placed} frame={frame} steeper={STEEPER} />;
+  const [ref, { width }] = useSize<HTMLDivElement>();
   return (
-    <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-[11] pt-6 phone:pt-9">
-        <PlanAndSide
-          design={design}
-          handles={handles}
-          withAir
-          steeper={STEEPER}
-          whole={false}
-          sideOnly
-          zoom={FITTED}
-          ghost={ghost}
-          dimensioned={null}
-          overlay={overlay}
-          headroom={READINGS_HIGH}
-        />
-      </div>
-      <div className="min-h-0 flex-[9] border-t border-soft small:hidden">
-        <MomentChart />
-      </div>
+    <div className="h-full pt-6 small:pt-9" ref={ref}>
+      <Tall name="Angles and moment" least={width < NAMED_BELOW ? LEAST.below : LEAST.beside}>
+        <div className="flex h-full min-h-0 flex-col">
+          <div className="min-h-0 flex-[11]">
+            <PlanAndSide
+              design={design}
+              handles={handles}
+              withAir
+              steeper={STEEPER}
+              whole={false}
+              sideOnly
+              zoom={FITTED}
+              ghost={ghost}
+              dimensioned={null}
+              overlay={overlay}
+              headroom={READINGS_HIGH}
+            />
+          </div>
+          <div className="min-h-0 flex-[9] border-t border-soft">
+            <MomentChart />
+          </div>
+        </div>
+      </Tall>
     </div>
   );
 }

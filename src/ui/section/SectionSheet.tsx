@@ -8,12 +8,13 @@ import { boundsOf } from '@/core/3-shape/outline/path';
 import { sectionOutline } from '@/core/3-shape/outline/sectionOutline';
 import { useSize } from '../drawing/useSize';
 import { Paper } from '../sheet/Paper';
+import { Tall } from '../sheet/Tall';
 import { useScreen } from '../shell/useScreen';
 import { useChosenStation } from '../surface/useChosen';
 import { CutLine } from './CutLine';
 import { MARGIN } from './margin';
 import { type HingedHere, SectionDrawing } from './SectionDrawing';
-import { SpeedPolars } from './SpeedPolars';
+import { SpeedPolars, STACKED_BELOW } from './SpeedPolars';
 import { Strip } from './Strip';
 import { usePatternOf } from './usePatternOf';
 
@@ -22,29 +23,39 @@ const ABOVE = 66;
 const BELOW = 44;
 const STRIP_ROOM = 170;
 const CUT_LINE = 40;
-/** On a lower sheet the strip gives way to the section [px]. */
-const STRIP_FROM = 280;
+/** What a section needs with its strip and without, less the line of its cut, and what polars over speed need under it [px]. */
+const LEAST = { folded: 280, plain: 160, polars: 230, polarsStacked: 400 } as const;
 
 interface SectionSheetProps {
   readonly surface: Surface;
   readonly station: number;
 }
 
+/** Room of the line that says what is cut; on a phone it stands below the sheet [px]. */
+const useCutLine = () => (useScreen() === 'phone' ? 0 : CUT_LINE);
+
 /** The chosen station's sheet, or what to do first. */
 export function ChosenSection({ design }: { readonly design: Design }) {
   const chosen = useChosenStation(design);
-  const isFolded = chosen !== null && buildOf(chosen.surface.stations[chosen.station]!.section).pattern != null;
-  return chosen ? (
-    <div className="flex h-full min-h-0 flex-col">
-      <div className={isFolded ? 'min-h-0 flex-[12]' : 'min-h-0 flex-[8]'}>
-        <SectionSheet {...chosen} />
-      </div>
-      <div className="min-h-0 flex-[10] border-t border-soft small:hidden">
-        <SpeedPolars design={design} {...chosen} />
-      </div>
+  const [ref, { width }] = useSize<HTMLDivElement>();
+  const cutLine = useCutLine();
+  if (!chosen) return <p className="p-6 text-faint">Nothing is drawn yet: start in the brief.</p>;
+  const isFolded = buildOf(chosen.surface.stations[chosen.station]!.section).pattern != null;
+  const section = (isFolded ? LEAST.folded : LEAST.plain) + cutLine;
+  const polars = width < STACKED_BELOW ? LEAST.polarsStacked : LEAST.polars;
+  return (
+    <div className="h-full" ref={ref}>
+      <Tall name="Section and polars" least={section + polars}>
+        <div className="flex h-full min-h-0 flex-col">
+          <div className="min-h-0 basis-0" style={{ flexGrow: section }}>
+            <SectionSheet {...chosen} />
+          </div>
+          <div className="min-h-0 basis-0 border-t border-soft" style={{ flexGrow: polars }}>
+            <SpeedPolars design={design} {...chosen} />
+          </div>
+        </div>
+      </Tall>
     </div>
-  ) : (
-    <p className="p-6 text-faint">Nothing is drawn yet: start in the brief.</p>
   );
 }
 
@@ -55,12 +66,10 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
   const { section, chord } = surface.stations[station]!;
   const { top: high, bottom: low } = boundsOf([useMemo(() => sectionOutline(section, chord), [section, chord]).edge]);
   const { pattern } = usePatternOf(surface, station);
-  // On a phone the line that says what is cut stands below the sheet.
-  const cutLine = useScreen() === 'phone' ? 0 : CUT_LINE;
+  const cutLine = useCutLine();
   const stripRoom = STRIP_ROOM - CUT_LINE + cutLine;
-  const hasStrip = pattern !== null && height >= STRIP_FROM;
   // Words stand above the section and below it; under it lies the strip.
-  const room = (hasStrip ? height - stripRoom : height - cutLine) - ABOVE - BELOW;
+  const room = (pattern ? height - stripRoom : height - cutLine) - ABOVE - BELOW;
   const scale = Math.max(0.01, Math.min((width - 2 * MARGIN) / chord, Math.max(8, room) / Math.max(1, high - low)));
   const baseline = ABOVE + high * scale;
   const origin = [(width - chord * scale) / 2, baseline] as const;
@@ -83,7 +92,7 @@ function SectionSheet({ surface, station }: SectionSheetProps) {
         scale={scale}
         controls={hingedAt(surface, station)}
       />
-      {hasStrip && <Strip pattern={pattern} width={width} top={height - stripRoom + 22} />}
+      {pattern && <Strip pattern={pattern} width={width} top={height - stripRoom + 22} />}
     </Paper>
   );
 }

@@ -17,6 +17,9 @@ interface SpeedPolarsProps {
   readonly station: number;
 }
 
+/** On narrower paper drag stands under sink [px]. */
+export const STACKED_BELOW = 480;
+
 /** What the aircraft drags and sinks with this section and with the one beside it, over speed. */
 export function SpeedPolars({ design, surface, station }: SpeedPolarsProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
@@ -48,18 +51,20 @@ interface PolarsProps {
   readonly height: number;
 }
 
+/** Room of their names under both [px]. */
+const NAMES = 20;
 const NOW = { stroke: 'var(--color-balance)', strokeWidth: 2.4 } as const;
 const BESIDE = { stroke: 'var(--color-graphite)', strokeWidth: 1.5, strokeDasharray: '6 4' } as const;
 
 function Polars({ now, beside, names, width, height }: PolarsProps) {
   const units = useAppSelector((state) => state.settings.units);
-  const narrow = width < 480;
-  const each = narrow ? width : width / 2;
-  const box = (left: number): Box => ({
+  const isStacked = width < STACKED_BELOW;
+  const [wide, tall] = isStacked ? [width, (height - NAMES) / 2] : [width / 2, height - NAMES];
+  const box = (left: number, top: number): Box => ({
     left: left + 48,
-    top: 40,
-    width: Math.max(60, each - 74),
-    height: Math.max(40, height - 128),
+    top: top + 40,
+    width: Math.max(60, wide - 74),
+    height: Math.max(40, tall - 108),
   });
   const speeds = speedAxis(units);
   const common = { now, beside, names, units, speeds };
@@ -76,11 +81,17 @@ function Polars({ now, beside, names, width, height }: PolarsProps) {
           {...common}
           of="sink"
           name={`Sinking speed without power, ${units.speed}`}
-          box={box(0)}
+          box={box(0, 0)}
           shown={speeds.to}
         />
-        {!narrow && <Panel {...common} of="drag" name="Drag, N" box={box(each)} shown={(value) => value} />}
-        <Names names={names} hasOther={beside !== null} y={height - 24} />
+        <Panel
+          {...common}
+          of="drag"
+          name="Drag, N"
+          box={isStacked ? box(0, tall) : box(wide, 0)}
+          shown={(value) => value}
+        />
+        <Names names={names} hasOther={beside !== null} y={height - 24} isStacked={isStacked} />
       </svg>
       <HiddenTable
         caption="Sink and drag over speed"
@@ -179,12 +190,15 @@ function winsWords(
 function Names({
   names,
   hasOther,
+  isStacked,
   y,
 }: {
   readonly names: readonly [string, string];
   readonly hasOther: boolean;
+  readonly isStacked: boolean;
   readonly y: number;
 }) {
+  const other = isStacked ? 184 : 244;
   return (
     <g fontSize={12} fill="var(--color-graphite)">
       <path d={`M14 ${y + 12} h22`} {...NOW} />
@@ -193,9 +207,9 @@ function Names({
       </text>
       {hasOther && (
         <>
-          <path d={`M244 ${y + 12} h22`} {...BESIDE} />
-          <text x={272} y={y + 16}>
-            {names[1]}; ticks at the foot: least speed
+          <path d={`M${other} ${y + 12} h22`} {...BESIDE} />
+          <text x={other + 28} y={y + 16}>
+            {isStacked ? names[1] : `${names[1]}; ticks at the foot: least speed`}
           </text>
         </>
       )}

@@ -11,6 +11,7 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { pathThrough } from '../sheet/scale';
 import { SpanStrip } from '../sheet/SpanStrip';
+import { Tall } from '../sheet/Tall';
 import { bentLine, flexAt, type Pull, strengthCurves, tipWords } from './flexOf';
 
 export interface BentProps {
@@ -29,9 +30,18 @@ const BETWEEN = 14;
 /** The wing from ahead keeps at least so much [px]. */
 const FRONT = 110;
 const FOOT = 16;
+const STRIPS = 4 * (STRIP + BETWEEN);
 
 /** The wing from ahead as it bends, and under it what that comes to along the span. */
-export function BentWing({ design, strength, pull, speeds, enlarged }: BentProps) {
+export function BentWing(props: BentProps) {
+  return (
+    <Tall name="The wing as it bends" least={FRONT + STRIPS + FOOT}>
+      <Bending {...props} />
+    </Tall>
+  );
+}
+
+function Bending({ design, strength, pull, speeds, enlarged }: BentProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
@@ -49,14 +59,13 @@ export function BentWing({ design, strength, pull, speeds, enlarged }: BentProps
   const scale = Math.max(20, right - left) / (2 * most);
   const middle = (left + right) / 2;
   const u = (y: number) => middle + y * scale;
-  const count = Math.max(0, Math.min(4, Math.floor((height - FRONT - FOOT) / (STRIP + BETWEEN))));
-  const frontTall = Math.max(60, height - FOOT - count * (STRIP + BETWEEN));
+  const frontTall = height - FOOT - STRIPS;
   const heights = wings.flatMap(({ drawn, bent }) => [...drawn, ...bent].map(([, z]) => z));
   const level = (Math.min(...heights) + Math.max(...heights)) / 2;
   const v = (z: number) => frontTall / 2 - (z - level) * scale;
   const tip = shown.found.nodes.at(-1)!;
   const flex = flexAt(tip, pull, speeds);
-  const strips = stripsOf(curves, units).slice(0, count);
+  const strips = stripsOf(curves, units);
   return (
     <Paper
       place={ref}

@@ -54,7 +54,7 @@ function Bent({ design }: { readonly design: Design }) {
   const isShort = diveSpeed !== null && bentUpTo < diveSpeed;
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="min-h-0 flex-1 pt-8">
+      <div className="min-h-0 flex-1 pt-8 small:pt-9">
         {part === 'boom' && hasBoom ? <BentBoom {...shown} /> : <BentWing {...shown} />}
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-soft px-3 py-2">

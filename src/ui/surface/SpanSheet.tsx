@@ -24,7 +24,8 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { Paper } from '../sheet/Paper';
 import { valueAt } from '../sheet/scale';
 import { SpanStrip } from '../sheet/SpanStrip';
-import { type SpanFrame, spanFrame, spanReach } from './spanFrame';
+import { TallUnderTools } from '../sheet/Tall';
+import { SPAN_LEAST, type SpanFrame, spanFrame, spanReach } from './spanFrame';
 import { shownSurface, type SpanCurves, spanCurves, stallingStretches, stretchOutline } from './spanCurves';
 
 interface SpanSheetProps {
@@ -34,14 +35,22 @@ interface SpanSheetProps {
 }
 
 /** The wing from above with its nose up, and what goes on along the span under it, on the same axis. */
-export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
+export function SpanSheet(props: SpanSheetProps) {
+  return (
+    <TallUnderTools name="Along the span" least={SPAN_LEAST}>
+      {(head) => <SpanPaper {...props} head={head} />}
+    </TallUnderTools>
+  );
+}
+
+function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonly head: number }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const dispatch = useAppDispatch();
   const analysis = useAppSelector((state) => state.analysis.current);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const shown = shownSurface(placed, chosen);
   const reach = useHeld(useMemo(() => spanReach(placed), [placed]));
-  const frame = useMemo(() => spanFrame({ width, height, reach }), [width, height, reach]);
+  const frame = useMemo(() => spanFrame({ width, height, head, reach }), [width, height, head, reach]);
   const ghost = useGhostDesign();
   const pointed = usePointedAt();
   const [at, setAt] = useState<number | null>(null);
@@ -124,9 +133,9 @@ export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
         <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
       )}
       <SpanStrips frame={frame} curves={curves} at={place} />
-      {at !== null && frame.strips.length > 0 && (
+      {at !== null && (
         <path
-          d={`M${u(at)} ${plan.top} V${frame.strips.at(-1)!.top + frame.strips.at(-1)!.height}`}
+          d={`M${u(at)} ${plan.top} V${frame.strips.reynolds.top + frame.strips.reynolds.height}`}
           stroke="var(--color-faint)"
           strokeDasharray="2 3"
           aria-hidden="true"
@@ -136,7 +145,7 @@ export function SpanSheet({ design, handles, chosen }: SpanSheetProps) {
         from={[u(0), plan.top + plan.height + 16]}
         to={[u(millimetresFromMetres(tip.y)), plan.top + plan.height + 16]}
       />
-      {frame.front && <FromAhead design={design} placed={placed} frame={frame} front={frame.front} handles={front} />}
+      <FromAhead design={design} placed={placed} frame={frame} handles={front} />
       {handles
         .filter(({ view }) => view === 'plan')
         .map((handle) => (
@@ -273,62 +282,52 @@ function SpanStrips({ frame: { u, left, right, strips }, curves, at }: SpanStrip
   const units = useAppSelector((state) => state.settings.units);
   const { lift, chord, angle, reynolds } = curves;
   const common = { u, left, right, at };
-  const [first, second, third, fourth] = strips;
   return (
     <g data-testid="span-strips">
-      {first && (
-        <SpanStrip
-          {...common}
-          {...first}
-          name="local lift c_l"
-          format={twoPlaces}
-          fromNought
-          curves={[
-            { name: 'can carry', places: lift.limit, look: 'dotted' },
-            { name: 'at the stall', places: lift.atStall, look: 'strong' },
-            { name: 'at cruise', places: lift.atCruise, look: 'plain' },
-          ]}
-        />
-      )}
-      {second && (
-        <SpanStrip
-          {...common}
-          {...second}
-          name="chord"
-          format={(value) => formatLength(millimetresFromMetres(value), units, 0)}
-          fromNought
-          curves={[{ name: '', places: chord, look: 'plain' }]}
-        />
-      )}
-      {third && (
-        <SpanStrip
-          {...common}
-          {...third}
-          name="angle, twist"
-          format={inDegrees}
-          curves={[{ name: '', places: angle, look: 'plain' }]}
-        />
-      )}
-      {fourth && (
-        <SpanStrip
-          {...common}
-          {...fourth}
-          name="Reynolds"
-          format={inThousands}
-          fromNought
-          curves={[{ name: '', places: reynolds, look: 'plain' }]}
-        />
-      )}
+      <SpanStrip
+        {...common}
+        {...strips.lift}
+        name="local lift c_l"
+        format={twoPlaces}
+        fromNought
+        curves={[
+          { name: 'can carry', places: lift.limit, look: 'dotted' },
+          { name: 'at the stall', places: lift.atStall, look: 'strong' },
+          { name: 'at cruise', places: lift.atCruise, look: 'plain' },
+        ]}
+      />
+      <SpanStrip
+        {...common}
+        {...strips.chord}
+        name="chord"
+        format={(value) => formatLength(millimetresFromMetres(value), units, 0)}
+        fromNought
+        curves={[{ name: '', places: chord, look: 'plain' }]}
+      />
+      <SpanStrip
+        {...common}
+        {...strips.angle}
+        name="angle, twist"
+        format={inDegrees}
+        curves={[{ name: '', places: angle, look: 'plain' }]}
+      />
+      <SpanStrip
+        {...common}
+        {...strips.reynolds}
+        name="Reynolds"
+        format={inThousands}
+        fromNought
+        curves={[{ name: '', places: reynolds, look: 'plain' }]}
+      />
     </g>
   );
 }
 
 interface FromAheadProps extends SpanPlanProps {
-  readonly front: NonNullable<SpanFrame['front']>;
   readonly handles: readonly Handle[];
 }
 
-function FromAhead({ design, placed, frame: { u, scale, width }, front, handles }: FromAheadProps) {
+function FromAhead({ design, placed, frame: { u, scale, width, front }, handles }: FromAheadProps) {
   const lifting = placed.filter(isLifting);
   return (
     <>

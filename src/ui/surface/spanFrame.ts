@@ -45,8 +45,8 @@ export interface SpanFrame {
   readonly left: number;
   readonly right: number;
   readonly plan: Band;
-  readonly strips: readonly Band[];
-  readonly front: (Band & { readonly v: (z: number) => number }) | null;
+  readonly strips: Readonly<Record<'lift' | 'chord' | 'angle' | 'reynolds', Band>>;
+  readonly front: Band & { readonly v: (z: number) => number };
   /** To the right of the plane of symmetry, and aft of the datum [mm]. */
   readonly u: (y: number) => number;
   readonly v: (x: number) => number;
@@ -56,49 +56,51 @@ export interface SpanFrame {
 
 const LEFT = 92;
 const RIGHT = 116;
-const TOP = 44;
 /** Between plan, strips and front view [px]; the half span is typed in the first. */
 const GAP = 34;
 const BETWEEN = 12;
 const LIFT = 74;
 const STRIP = 34;
-const FRONT = { most: 84, least: 26 } as const;
+const FRONT = { most: 84, least: 44 } as const;
 /** The plan keeps at least so much. */
 const PLAN = 120;
+const STRIPS = LIFT + 3 * (STRIP + BETWEEN);
+/** What all of it needs under its head [px]. */
+export const SPAN_LEAST = PLAN + GAP + STRIPS + FRONT.least + 2 * BETWEEN;
 
 export function spanFrame({
   width,
   height,
+  head,
   reach,
 }: {
   readonly width: number;
   readonly height: number;
+  /** Left free above it [px]. */
+  readonly head: number;
   readonly reach: SpanReach;
 }): SpanFrame {
   const narrow = width < 520;
   const left = narrow ? 74 : LEFT;
   const right = width - (narrow ? 112 : RIGHT);
   const fitted = Math.max(20, right - left) / (2 * reach.yMax);
-  const all = TOP + PLAN + GAP + LIFT + 3 * (STRIP + BETWEEN) + FRONT.least + 2 * BETWEEN;
-  // On a low sheet the strips that the inputs also tell give way.
-  const count = height >= all ? 4 : height >= TOP + PLAN + GAP + LIFT ? 1 : 0;
-  const stripsTall = count === 0 ? 0 : LIFT + (count - 1) * (STRIP + BETWEEN);
-  const frontWanted =
-    count === 4 ? Math.min(FRONT.most, Math.max(FRONT.least, (reach.zMax - reach.zMin) * fitted + 24)) : 0;
-  const planRoom = height - TOP - GAP - stripsTall - (frontWanted > 0 ? frontWanted + BETWEEN : 0) - BETWEEN;
+  // The view from ahead takes what it needs of what the plan can spare.
+  const spare = height - head - SPAN_LEAST;
+  const frontTall = Math.max(
+    FRONT.least,
+    Math.min(FRONT.most, (reach.zMax - reach.zMin) * fitted + 24, FRONT.least + spare),
+  );
+  const planRoom = height - head - GAP - STRIPS - frontTall - 2 * BETWEEN;
   const length = reach.xMax - reach.xMin;
   const scale = Math.max(0.02, Math.min(fitted, Math.max(40, planRoom) / length));
   const tall = Math.min(planRoom, length * scale);
   const middle = (left + right) / 2;
-  const plan = { top: TOP + Math.max(0, (planRoom - tall) / 2), height: tall };
-  const stripsTop = TOP + Math.max(planRoom, tall) + GAP;
-  const strips = Array.from({ length: count }, (_, index) =>
-    index === 0
-      ? { top: stripsTop, height: LIFT }
-      : { top: stripsTop + LIFT + BETWEEN + (index - 1) * (STRIP + BETWEEN), height: STRIP },
-  );
-  const frontTop = stripsTop + stripsTall + BETWEEN;
-  const level = frontTop + frontWanted / 2 + (scale * (reach.zMin + reach.zMax)) / 2;
+  const plan = { top: head + Math.max(0, (planRoom - tall) / 2), height: tall };
+  const stripsTop = head + Math.max(planRoom, tall) + GAP;
+  const low = (index: number) => ({ top: stripsTop + LIFT + BETWEEN + index * (STRIP + BETWEEN), height: STRIP });
+  const strips = { lift: { top: stripsTop, height: LIFT }, chord: low(0), angle: low(1), reynolds: low(2) };
+  const frontTop = stripsTop + STRIPS + BETWEEN;
+  const level = frontTop + frontTall / 2 + (scale * (reach.zMin + reach.zMax)) / 2;
   const u = (y: number) => middle + y * scale;
   const v = (x: number) => plan.top + (x - reach.xMin) * scale;
   return {
@@ -108,7 +110,7 @@ export function spanFrame({
     right,
     plan,
     strips,
-    front: frontWanted > 0 ? { top: frontTop, height: frontWanted, v: (z) => level - z * scale } : null,
+    front: { top: frontTop, height: frontTall, v: (z) => level - z * scale },
     u,
     v,
     yAt: (pixel) => (pixel - middle) / scale,
