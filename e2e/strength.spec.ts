@@ -25,6 +25,19 @@ test('the wing bends under a pull of its own and a speed of its own, the boom be
   noErrors();
 });
 
+test('of two wings each is chosen, and each of its members has its curve and its name', async ({ page }) => {
+  await openDesign(page, 'Harbour Steward', 'Strength');
+  await expect(page.getByRole('group', { name: /^Upper wing of Harbour Steward under/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Lower wing' }).click();
+  const lower = page.getByRole('group', { name: /^Lower wing of Harbour Steward under/ });
+  await expect(lower).toBeVisible();
+  for (const member of ['paper', 'core']) await expect(lower.getByText(new RegExp(`^${member} \\d+ %$`))).toBeVisible();
+  await page.getByRole('radio', { name: 'Boom' }).click();
+  await expect(page.getByRole('group', { name: /as it bends$/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Upper wing' }).click();
+  await expect(page.getByRole('group', { name: /^Upper wing of Harbour Steward under/ })).toBeVisible();
+});
+
 test('a sheet is saved as a picture of its own, and prints with its name and numbers', async ({ page }) => {
   await openDesign(page, 'Gannet Vee', 'Strength');
   await page.getByRole('button', { name: 'Picture or print' }).click();

@@ -5,7 +5,7 @@ import { linear, pathThrough, type Places, spanOf, valueAt } from './scale';
 export interface StripCurve {
   readonly name: string;
   readonly places: Places;
-  readonly look: 'strong' | 'plain' | 'dotted';
+  readonly look: keyof typeof LOOKS;
 }
 
 interface SpanStripProps {
@@ -28,6 +28,8 @@ const LOOKS = {
   strong: { stroke: 'var(--color-balance)', strokeWidth: 2.4 },
   plain: { stroke: 'var(--color-graphite)', strokeWidth: 1.4 },
   dotted: { stroke: 'var(--color-graphite)', strokeWidth: 1.4, strokeDasharray: '3 3' },
+  dashed: { stroke: 'var(--color-graphite)', strokeWidth: 1.4, strokeDasharray: '8 3' },
+  faint: { stroke: 'var(--color-faint)', strokeWidth: 1 },
 } as const;
 /** Room of one line of text [px]. */
 const LINE = 14;

@@ -19,14 +19,17 @@ const LINE = 18;
 /** Points along a bent boom. */
 const POINTS = 24;
 
-/** The boom that bends most: from the side in the pull-up, from above and from behind at full yaw command. */
-export function BentBoom({ design, strength, pull, speeds, enlarged }: BentProps) {
+interface BentBoomProps extends Omit<BentProps, 'strength'> {
+  readonly boom: BoomNumbers;
+}
+
+/** A boom from the side in the pull-up, from above and from behind at full yaw command. */
+export function BentBoom({ design, boom, pull, speeds, enlarged }: BentBoomProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const units = useAppSelector((state) => state.settings.units);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
-  const boom = strength.booms.toSorted((a, b) => softness(a) - softness(b))[0];
-  const turned = boom && boomAt(boom, pull, speeds);
-  if (!turned) return null;
+  const turned = boomAt(boom, pull, speeds);
+  if (!turned) return <p className="p-6 text-faint">How {boom.body} bends is not known.</p>;
   const carried = placed.filter(({ id }) => boom.carries.includes(id));
   const band = (height - TOP) / 3;
   const behind = (
@@ -82,8 +85,6 @@ export function BentBoom({ design, strength, pull, speeds, enlarged }: BentProps
     </Paper>
   );
 }
-
-const softness = ({ pitchFactor, yawFactor }: BoomNumbers) => Math.min(pitchFactor ?? 1, yawFactor ?? 1);
 
 interface FromAsideProps {
   readonly title: string;

@@ -109,16 +109,10 @@ export function strengthCurves({ nodes }: FlexedSurface, pull: Pull, speeds: rea
   };
 }
 
-/** Members that are shown along the span at most. */
-const SHOWN = 3;
-
 /** Members from the hardest worked on. */
 function membersOf(nodes: readonly Node[]): readonly string[] {
   const most = new Map<string, number>();
   for (const { members } of nodes)
     for (const { member, share } of members) most.set(member, Math.max(share, most.get(member) ?? 0));
-  return [...most]
-    .toSorted((a, b) => b[1] - a[1])
-    .slice(0, SHOWN)
-    .map(([member]) => member);
+  return [...most].toSorted((a, b) => b[1] - a[1]).map(([member]) => member);
 }
