@@ -47,7 +47,7 @@ function washOfEach(matrices: InfluenceMatrices, receiver: DownwashReceiver): Fl
   const known = unitCases.get(key) as Float64Array | undefined;
   if (known) return known;
   const { panels } = lattice;
-  const normal = matrices.halves().symmetricNormal;
+  const normal = matrices.symmetricNormal();
   const each = new Float64Array(panels);
   const weights = weightsOf(lattice, receiver);
   weights.forEach((weight, row) => {

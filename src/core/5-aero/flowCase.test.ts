@@ -31,7 +31,7 @@ test('what a case moves is Γ times what every horseshoe induces, and what strea
   const matrices = influence();
   const [first, second] = [cases[1]!, cases[4]!].map((input) => solveCase(matrices, input));
   for (const one of [first!, second!]) {
-    const { bound, legs } = matrices.halves().symmetric;
+    const { bound, legs } = matrices.half('symmetric');
     const { linear, turn } = one.onset;
     const n = lattice.panels;
     for (const panel of [0, 17, n - 1]) {

@@ -1,7 +1,7 @@
 import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
 import { scaled } from '@/core/1-base/numeric/scaled';
 import type { Vector3 } from '@/core/1-base/units/convert';
-import type { HalfProblem, InfluenceMatrices } from './influence';
+import type { HalfProblem, InfluenceMatrices, Parity } from './influence';
 import type { Lattice } from './lattice';
 import { multiplyRows, solveFactored } from './kernel/luFactors';
 import { noFlowAt } from './noFlow';
@@ -17,8 +17,6 @@ export interface Onset {
   readonly turn: Vector3;
   readonly about: Vector3;
 }
-
-export type Parity = 'symmetric' | 'antisymmetric';
 
 /** A solved unit case, or a linear combination of such: right half only. */
 export interface FlowCase {
@@ -133,7 +131,7 @@ export function solveInduced(
 
 /** @throws NoFlowError when that half has no answer */
 function halfOf(matrices: InfluenceMatrices, parity: Parity): HalfProblem {
-  const half = matrices.halves()[parity];
+  const half = matrices.half(parity);
   if (half.fault) throw half.fault;
   return half;
 }
@@ -235,7 +233,7 @@ function waitingIn(matrices: InfluenceMatrices): Record<Parity, SolvedCase[]> {
 function airsOf(matrices: InfluenceMatrices, cases: readonly SolvedCase[]): Air[] {
   const { lattice, field } = matrices;
   const { parity } = cases[0]!;
-  const { bound, legs } = matrices.halves()[parity];
+  const { bound, legs } = matrices.half(parity);
   // Where left and right are equal, fins on the centre line carry nothing.
   const from = parity === 'symmetric' ? lattice.centrePanels : 0;
   const acting = [bound.u, bound.v, bound.w, ...(legs ? [legs.v, legs.w] : [])];

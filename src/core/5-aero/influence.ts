@@ -26,24 +26,28 @@ export interface HalfProblem {
   readonly legs: LegInfluence | null;
 }
 
+export type Parity = 'symmetric' | 'antisymmetric';
+
 /** Both half problems, laid where the kernel reads them. */
 interface BothHalves {
   readonly symmetric: HalfProblem;
-  readonly antisymmetric: HalfProblem;
-  /** Velocity along the normal at each control point per unit circulation when left and right are equal. */
+  /** Factored when first asked for: balance and stall alone, as in a sweep or a search, have no use for it. */
+  readonly antisymmetric: () => HalfProblem;
   readonly symmetricNormal: Float64Array;
 }
 
 /**
  * Everything that depends on where the lattice lies and not on its angles:
- * both half problems, factored. A changed incidence, twist, camber, control or
+ * both half problems and their factors. A changed incidence, twist, camber, control or
  * balance point needs none of this again.
  */
 export interface InfluenceMatrices {
   readonly lattice: Lattice;
   readonly field: VortexField;
-  /** Both half problems, solved anew where newer lattices took their room: to be asked each time, not to be kept. */
-  readonly halves: () => BothHalves;
+  /** One of the half problems, solved anew where newer lattices took its room: to be asked each time, not to be kept. */
+  readonly half: (parity: Parity) => HalfProblem;
+  /** Velocity along the normal at each control point per unit circulation when left and right are equal; not to be kept either. */
+  readonly symmetricNormal: () => Float64Array;
   /** Points at which forces act, and their bound vectors. */
   readonly forceX: Float64Array;
   readonly forceY: Float64Array;
@@ -63,7 +67,7 @@ export interface InfluenceOptions extends WakeDirection {
 }
 
 /**
- * Builds and factors both half problems.
+ * Builds both half problems, and factors each of them once.
  *
  * A section whose lift slope is κ·2π instead of 2π turns less air: on its strip
  * the boundary condition gains Δα = c_l (1/2πκ − 1/2π), c_l = 2ΣΓ/(Vc), which
@@ -75,12 +79,19 @@ export function buildInfluence(lattice: Lattice, options: InfluenceOptions): Inf
   const vectors = boundVectors(lattice);
   const solve = () => solveHalves(field, vectors.forceX, options);
   let solved = solve();
-  const halves = () => {
+  const now = () => {
     // Laid first, it is the first that has to make room.
     if (!isStillThere(solved.symmetricNormal)) solved = solve();
     return solved;
   };
-  return { lattice, field, halves, unitCases: new Map(), ...vectors };
+  return {
+    lattice,
+    field,
+    half: (parity) => (parity === 'symmetric' ? now().symmetric : now().antisymmetric()),
+    symmetricNormal: () => now().symmetricNormal,
+    unitCases: new Map(),
+    ...vectors,
+  };
 }
 
 /** Sees every point of every strip: what is induced along the normals, where forces act, and at the legs. */
@@ -104,10 +115,15 @@ function solveHalves(
   evenMatrix.set(even.normal);
   const block = lattice.panelsWithoutTail || n;
   const evenFactors = factored(lattice, evenMatrix, { block, from: lattice.centrePanels });
-  const oddFactors = factored(lattice, odd.normal, { block, from: 0 });
+  let antisymmetric: HalfProblem | null = null;
   return {
     symmetric: { ...evenFactors, bound: even, legs: legs && legs.even },
-    antisymmetric: { ...oddFactors, bound: odd, legs: legs && legs.odd },
+    antisymmetric: () =>
+      (antisymmetric ??= {
+        ...factored(lattice, odd.normal, { block, from: 0 }),
+        bound: odd,
+        legs: legs && legs.odd,
+      }),
     symmetricNormal: even.normal,
   };
 }

@@ -1,6 +1,6 @@
 import { mapToNumbers } from '@/core/1-base/numeric/mapToNumbers';
-import { type FlowCase, type Parity, solveInduced, STILL_AIR } from './flowCase';
-import type { InfluenceMatrices } from './influence';
+import { type FlowCase, solveInduced, STILL_AIR } from './flowCase';
+import type { InfluenceMatrices, Parity } from './influence';
 import type { Vector3 } from '@/core/1-base/units/convert';
 import { type AskedLine, edgeLines, stripLines } from './askedLines';
 import { changedAt, numbersOfChange, type Turning, TURNINGS, wakesChanged } from './wakeChange';

@@ -73,7 +73,7 @@ export function answersOf({ matrices, lattice }: AeroModel, nodes: readonly Stri
       if (!isSilent) right.fill(-1, strip * count, (strip + 1) * count);
       return right;
     });
-    return solveTogether(matrices.halves()[parity].factors, rights).map((circulation) =>
+    return solveTogether(matrices.half(parity).factors, rights).map((circulation) =>
       Float64Array.from({ length: strips }, (_, other) => {
         let sum = 0;
         for (let k = 0; k < count; k++) sum += circulation[other * count + k]!;

@@ -1,5 +1,5 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 
 /** Something that surfaces are fixed to and that turns under their loads. */
 export interface Mount {

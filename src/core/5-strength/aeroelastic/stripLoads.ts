@@ -1,6 +1,6 @@
 import type { Vector3 } from '@/core/1-base/units/convert';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
 import { solveTogether } from '@/core/5-aero/kernel/luFactors';
 import type { BeamLoad } from '../beam/stretch';
@@ -49,7 +49,7 @@ export function loadsOfTurns(
   turns: readonly Float64Array[],
 ): StripLoads[] {
   const { lattice } = matrices;
-  const half = matrices.halves()[parity];
+  const half = matrices.half(parity);
   if (half.fault) throw half.fault;
   const { count } = lattice.cells;
   const rights = turns.map((turned) => {

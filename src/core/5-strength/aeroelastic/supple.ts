@@ -1,6 +1,6 @@
 import { keptLast } from '@/core/1-base/keptLast';
 import type { Vector3 } from '@/core/1-base/units/convert';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 import type { InfluenceMatrices } from '@/core/5-aero/influence';
 import type { Lattice } from '@/core/5-aero/lattice';
 import type { SurfaceBeam } from '../beam/surfaceBeam';

@@ -1,6 +1,6 @@
 import { EigenvalueDecomposition, inverse, LuDecomposition, Matrix } from 'ml-matrix';
 import type { Fraction, MetresPerSecond } from '@/core/1-base/units/convert';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 import { feedbackAt } from '../aeroelastic/equations';
 import { FASTEST, pressureAt } from './speeds';
 import type { SuppleAircraft } from './suppleAircraft';

@@ -1,6 +1,6 @@
 import { findRoot } from '@/core/1-base/numeric/findRoot';
 import type { MetresPerSecond, Pascals } from '@/core/1-base/units/convert';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 import { effectKept } from '../aeroelastic/effectKept';
 import type { StripLoads } from '../aeroelastic/stripLoads';
 import type { SuppleAircraft } from './suppleAircraft';

@@ -3,7 +3,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import { developedLength, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import type { AeroModel } from '@/core/5-aero/aeroModel';
 import { type Air, GRAVITY } from '@/core/5-aero/atmosphere';
-import type { Parity } from '@/core/5-aero/flowCase';
+import type { Parity } from '@/core/5-aero/influence';
 import { trim } from '@/core/5-aero/trim';
 import type { Mount } from '../aeroelastic/mount';
 import { type Equations, equationsAt } from '../aeroelastic/equations';
