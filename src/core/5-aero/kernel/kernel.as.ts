@@ -5,6 +5,7 @@
  * which tests compare it.
  */
 
-export { multiply, factorise, solveOne, solveFour, solveTransposed, columnSums, largest } from './equations.as';
+export { columnSums, largest, multiply } from './products.as';
+export { factorise, solveFour, solveOne, solveTransposed } from './equations.as';
 export { seeBoth, turnBoth } from './halves.as';
 export { induce } from './vortices.as';
