@@ -4,6 +4,7 @@ import { checkChange } from '@/core/2-document/edit/checkChange';
 import type { FieldChange } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import type { Remedy } from '@/core/7-verdict/finding';
 import { ghostTaken, previewArrived, previewAsked, previewDropped } from './analysisSlice';
 import { documentEdited } from './documentSlice';
@@ -26,9 +27,9 @@ export const editDesign =
     return null;
   };
 
-/** Sets fields. Edits that share a gesture are undone together. */
+/** Sets fields; fins stay on the tips they stand on. Edits that share a gesture are undone together. */
 export const setFields = (change: readonly FieldChange[], gesture?: string): AppThunk<EditOutcome> =>
-  editDesign((design) => withFields(design, change), gesture);
+  editDesign((design) => keptOnTips(design, withFields(design, change)), gesture);
 
 export const startDrag = (): AppThunk => (dispatch) => {
   dispatch(ghostTaken());
@@ -54,7 +55,7 @@ export const previewRemedy =
     const { present, key } = getState().document;
     if (!present) return;
     dispatch(previewAsked(remedy));
-    const design = withFields(present, remedy.change);
+    const design = keptOnTips(present, withFields(present, remedy.change));
     void jobs
       .ask('analyse', { design, options: { without: ['remedies'] } }, { lane: 'preview', slot: 'remedy' })
       .then((outcome) => {

@@ -40,6 +40,22 @@ describe('sizes from the panel', () => {
     expect(held).toMatchObject({ because: null, edits: [{ field: '/surfaces' }] });
   });
 
+  test('fins go along with the tip they stand on, dragged, typed or rounded off, and come back with it', async () => {
+    const own = await openSession(demoDesign('storm-courier'));
+    const before = own.design();
+    const fin = () => own.design().surfaces.find(({ id }) => id === 'tipFins')!.position;
+    const tip = field('surfaces', 'wing', 'stations', before.surfaces[0]!.stations.length - 1, 'distanceFromRoot');
+    own.dispatch(setSurfaceFields('wing', [tip.to(500)], 'span'));
+    expect(fin().y).toBeCloseTo(499.9, 1);
+    own.dispatch(undone());
+    expect(own.design()).toEqual(before);
+    own.dispatch(resizeWing('span', 0.9));
+    expect(fin().y).toBeCloseTo(450, 0);
+    own.dispatch(undone());
+    own.dispatch(editSurface('wing', (surface) => ({ ...surface, position: { ...surface.position, z: 30 } })));
+    expect(fin().z - before.surfaces.find(({ id }) => id === 'tipFins')!.position.z).toBeCloseTo(30, 6);
+  });
+
   test('what a lock forbids is refused in words and changes nothing', () => {
     open.dispatch(lockToggled('span'));
     const before = open.design();

@@ -4,6 +4,7 @@ import { field, type FieldChange } from '@/core/2-document/edit/field';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import { type AddedKind, addedSurface } from '@/core/8-sizing/planform/addSurface';
 import { holdSizes, resizeWings, type WingSize } from '@/core/8-sizing/planform/resize';
 import { editDesign, type EditOutcome, setFields } from './edit';
@@ -52,15 +53,17 @@ export const resizeWing =
     const result = resizeWings(design, { size, value }, getState().session.locked);
     return result.kind === 'impossible'
       ? { path: '', message: say`cannot change: ${result.because}` }
-      : dispatch(editDesign(() => result.design));
+      : dispatch(editDesign(() => keptOnTips(design, result.design)));
   };
 
 /** Replaces one surface by what a recipe makes of it. */
 export const editSurface = (id: string, recipe: (surface: Surface) => Surface): AppThunk<EditOutcome> =>
-  editDesign((design) => ({
-    ...design,
-    surfaces: design.surfaces.map((surface) => (surface.id === id ? recipe(surface) : surface)),
-  }));
+  editDesign((design) =>
+    keptOnTips(design, {
+      ...design,
+      surfaces: design.surfaces.map((surface) => (surface.id === id ? recipe(surface) : surface)),
+    }),
+  );
 
 export const addSurface =
   (kind: AddedKind): AppThunk<EditOutcome> =>

@@ -5,6 +5,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { Numbers } from '@/core/6-groups/page';
 import type { Finding, Remedy, Severity } from './finding';
 import { joined, kilograms, percent, say, type Words } from '@/core/1-base/words/phrase';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import { RULES } from './rules';
 
 const RANK: Record<Severity, number> = { stop: 2, caution: 1, note: 0 };
@@ -75,7 +76,7 @@ function holds(
   before: readonly Finding[],
   tryOut: Trials['tryOut'],
 ): Numbers | null {
-  const changed = checkChange(design, withFields(design, change));
+  const changed = checkChange(design, keptOnTips(design, withFields(design, change)));
   if (!changed.ok) return null;
   const numbers = tryOut(changed.design);
   const after = checkRules(changed.design, numbers);

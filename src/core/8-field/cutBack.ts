@@ -5,6 +5,7 @@ import { isFin, isWing } from '@/core/2-document/schema/roles';
 import type { Control, Station, Surface } from '@/core/2-document/schema/surface';
 import type { Numbers } from '@/core/6-groups/page';
 import { numbersOf } from '@/core/6-groups/solve';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 
 export type CutBackKind = (typeof CUT_BACKS)[number];
 
@@ -97,7 +98,7 @@ export function cutBack(design: Design, { what, of }: Pick<CutTarget, 'what' | '
   }
   const surfaces = design.surfaces.map((surface) => (surface.id === of ? sawnOff(surface, left) : surface));
   if (surfaces.includes(null)) return null;
-  const cut = designSchema.safeParse({ ...design, surfaces });
+  const cut = designSchema.safeParse(keptOnTips(design, { ...design, surfaces: surfaces as Surface[] }));
   return cut.success ? cut.data : null;
 }
 

@@ -1,7 +1,8 @@
-import { isFin, isWing } from '@/core/2-document/schema/roles';
+import { isFin } from '@/core/2-document/schema/roles';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { Surface } from '@/core/2-document/schema/surface';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import { placeSurface } from '@/core/3-shape/geometry/layout';
 
 /** What a builder sets out by eye on a metric ruler [mm]. */
@@ -49,25 +50,16 @@ function rounded(surface: Surface, step: number): Surface {
 /** Whole sizes for all surfaces; what stands on the tips of the wing goes along with them. */
 export function roundSizes(design: Design, step = USUAL_STEP): Design {
   const surfaces = design.surfaces.map((surface) => rounded(surface, step));
-  const [before, after] = [design.surfaces, surfaces].map((list) => placeSurface(list.find(isWing)!).stations.at(-1)!);
-  const moved = {
-    x: millimetresFromMetres(after!.x - before!.x),
-    y: millimetresFromMetres(after!.y - before!.y),
-    z: millimetresFromMetres(after!.z - before!.z),
-  };
+  const kept = keptOnTips(design, { ...design, surfaces });
+  const whole = (surface: Surface): Surface['position'] => ({
+    x: tenth(surface.position.x),
+    y: tenth(surface.position.y),
+    z: tenth(surface.position.z),
+  });
   return {
-    ...design,
-    surfaces: surfaces.map((surface) =>
-      surface.role === 'tipFin'
-        ? {
-            ...surface,
-            position: {
-              x: tenth(surface.position.x + moved.x) as typeof surface.position.x,
-              y: tenth(surface.position.y + moved.y) as typeof surface.position.y,
-              z: tenth(surface.position.z + moved.z) as typeof surface.position.z,
-            },
-          }
-        : surface,
+    ...kept,
+    surfaces: kept.surfaces.map((surface) =>
+      surface.role === 'tipFin' ? { ...surface, position: whole(surface) } : surface,
     ),
   };
 }

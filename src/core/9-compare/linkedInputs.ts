@@ -5,6 +5,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { numbersOf } from '@/core/6-groups/solve';
 import { cutBack } from '@/core/8-field/cutBack';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import { type Link, linkedNames, LINKS } from './linkedNames';
 import { type Varied, variedField, type VariedInput } from './variedInput';
 
@@ -44,7 +45,7 @@ function linkedDesign(design: Design, link: Link, id: string, percent: number): 
       }),
     ),
   ];
-  const checked = checkChange(design, withFields(design, change));
+  const checked = checkChange(design, keptOnTips(design, withFields(design, change)));
   return checked.ok
     ? checked
     : fault(`${checked.issues[0]!.path} ${checked.issues[0]!.message as string} (${percent} % was asked)`);

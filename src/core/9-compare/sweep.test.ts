@@ -4,10 +4,13 @@ import { demoDesign } from '#/demo';
 import { expectWithin, said } from '#/tests/matchers';
 import type { Words } from '@/core/1-base/words/phrase';
 import { finish } from '@/core/1-base/steps';
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
+import { placeSurface } from '@/core/3-shape/geometry/layout';
 import { analyse } from '@/core/analyse';
 import { numbersOf } from '@/core/6-groups/solve';
+import { inputNamed } from './linkedInputs';
 import { outputFault, outputNames, outputTable } from './outputs';
 import { sweep } from './sweep';
 import { variedField } from './variedInput';
@@ -181,3 +184,18 @@ describe('names of outputs', () => {
     expect(outputFault('zzzzzzzzzz')).not.toMatch(/meant/);
   });
 });
+
+test.each(['spans/wing', 'tips/wing', '/surfaces/wing/stations/1/distanceFromRoot'])(
+  'along %s fins stay on the tips of the wing',
+  (name) => {
+    const courier = demoDesign('storm-courier');
+    const named = inputNamed(courier, name);
+    if (!named.ok) throw new Error(named.because);
+    const varied = named.input.set(courier, name.startsWith('/') ? 448 : 80);
+    if (!varied.ok) throw new Error(varied.because);
+    const [wing, fins] = ['wing', 'tipFins'].map((id) => varied.design.surfaces.find((one) => one.id === id)!);
+    const tip = placeSurface(wing!).stations.at(-1)!;
+    expect(fins!.position.y).toBeCloseTo(millimetresFromMetres(tip.y), 0);
+    expect(fins!.position.x).toBeCloseTo(millimetresFromMetres(tip.x), 0);
+  },
+);

@@ -3,6 +3,7 @@ import { readField, splitField } from '@/core/2-document/edit/fieldPath';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { unitOfField } from '@/core/2-document/fieldUnits';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 
 /** A design, or why there is none. */
 export type Varied = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly because: string };
@@ -36,7 +37,7 @@ export function variedField(
   if (now !== undefined && typeof now !== 'number')
     return fault(`${path} holds ${now === null ? 'nothing' : `a ${typeof now}`}, and only numbers can be varied.`);
   const set = (of: Design, value: number): Varied => {
-    const checked = checkChange(of, withFields(of, [{ field: path, value }]));
+    const checked = checkChange(of, keptOnTips(of, withFields(of, [{ field: path, value }])));
     if (checked.ok) return checked;
     const [issue] = checked.issues;
     return fault(`${issue?.path ?? path} ${issue?.message ?? 'is not allowed'} (${value} was asked)`);

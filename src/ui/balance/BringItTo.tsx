@@ -4,6 +4,7 @@ import { type BalanceWay, balanceWays } from '@/core/7-verdict/ways/ways';
 import type { Analysis } from '@/core/analyse';
 import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
+import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import { decimal, formatMass, sentence } from '@/words/formatQuantity';
 import { analyseVariant, previewRemedy, setFields } from '@/store/edit';
 import { previewDropped } from '@/store/analysisSlice';
@@ -51,7 +52,7 @@ export function BringItTo({ design }: { readonly design: Design }) {
     const follow = async (first: BalanceWay) => {
       let way = first;
       for (let turn = 0; turn <= MOST_TURNS; turn++) {
-        const analysis = await dispatch(analyseVariant(withFields(design, way.change), asking));
+        const analysis = await dispatch(analyseVariant(keptOnTips(design, withFields(design, way.change)), asking));
         if (!analysis || asking.signal.aborted) return;
         const better = turn < MOST_TURNS ? (way.mend?.(analysis) ?? null) : null;
         if (!better) {
