@@ -65,8 +65,8 @@ export const plate = (halfSpan: number) => {
     }),
   ]);
 };
-/** A symmetric four-digit section is thickest at 30 % of the chord; the rod lies so much behind it. */
-export const rodBehind = (share: number) => {
+/** A symmetric four-digit section is thickest at 30 % of the chord; the rod lies so much behind it, and ends so far out on 600 mm of wing. */
+export const rodBehind = (share: number, end = 500) => {
   const section = { kind: 'fourDigit' as const, camber: 0, camberPosition: 0.4, thicknessRatio: 0.12 };
   const x = (0.3 + share) * 200;
   return designOf([
@@ -75,7 +75,7 @@ export const rodBehind = (share: number) => {
         { distanceFromRoot: 0, chord: 200, section },
         { distanceFromRoot: 600, chord: 200, section },
       ],
-      spars: [{ id: 'rod', start: { distanceFromRoot: 0, x }, end: { distanceFromRoot: 500, x }, linearDensity: 10 }],
+      spars: [{ id: 'rod', start: { distanceFromRoot: 0, x }, end: { distanceFromRoot: end, x }, linearDensity: 10 }],
     }),
   ]);
 };

@@ -794,6 +794,7 @@ export const RULE_PINS: Readonly<Record<string, readonly RuleCase[]>> = {
     ),
     ...along((bend) => ({ design: rodThrough(52, bend), look: staysStraight }), [1.9, 1], [2.1, 0]),
   ],
+  rodPastTip: along((past) => ({ design: rodBehind(0, 600 + past) }), [1.9, null], [2.1, 'caution']),
   // In a board of 5 mm: a fifth of a millimetre is glue.
   rodTooThick: along((height) => ({ design: rod('carbon', height) }), [5.19, null], [5.21, 'note']),
   spiralDive: along(

@@ -184,6 +184,7 @@ const EDGES: Record<string, readonly [Make, number, number]> = {
     20,
     60,
   ],
+  rodPastTip: [(x) => withRod({ end: { distanceFromRoot: x, x: 60 } }), 400, 1200],
   rodTooThick: [(x) => withRod({ shape: 'round', width: x, height: x }), 8, 20],
   fastForPurpose: [set(base, '/massItems/lump/mass'), 200, 3000],
   windOverBrief: [set(base, '/brief/wind'), 2, 10],

@@ -66,6 +66,7 @@ export const SUBJECTS: Readonly<Record<string, Subject>> = {
   panelTooLong: 'wing',
   pitchFeel: 'tail',
   rearStallsFirst: 'stalling',
+  rodPastTip: 'wing',
   rodTooThick: 'wing',
   rollFeel: 'wing',
   rudderRolls: 'fin',

@@ -104,9 +104,15 @@ describe('handles', () => {
     expect(place(handle(itemHandles(postman, true), 'pack-place').edits(0, 5)).z).toBe(pack.position.z + 5);
   });
 
-  test('a typed span scales every station', () => {
+  test('a typed span scales every station, and its rod with them: dragged as well', () => {
     const edits = spanEdits(wing, 2);
-    expect(edits.map(({ value }) => value)).toEqual([860, 1240]);
+    expect(edits.map(({ value }) => value)).toEqual([860, 1240, 0, 1120]);
+    const tip = handle(surfaceHandles(wing), 'wing-tip');
+    const [own] = withFields(postman, tip.edits(0, -62)).surfaces;
+    const [length, rod] = [own!.stations.at(-1)!.distanceFromRoot, own!.spars[0]!];
+    expect(length).toBeLessThan(560);
+    expect(rod.end.distanceFromRoot / length).toBeCloseTo(560 / 620, 3);
+    expect(rod.end.x).toBe(wing.spars[0]!.end.x);
   });
 });
 

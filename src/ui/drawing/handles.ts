@@ -25,18 +25,31 @@ export interface Handle {
 const within = (name: keyof typeof LIMITS, value: number): number =>
   Math.min(LIMITS[name].maximum, Math.max(LIMITS[name].minimum, value));
 
-/** Makes a surface `factor` times as long, root to tip. */
-export function spanEdits(surface: Surface, factor: number): FieldChange[] {
-  return surface.stations
-    .slice(1)
-    .map((station, index) =>
-      field('surfaces', surface.id, 'stations', index + 1, 'distanceFromRoot').to(station.distanceFromRoot * factor),
-    );
-}
-
 /** Where a dragged length comes to rest; without it, on tenths of a millimetre. */
 export type Snap = (length: number) => number;
 const TENTHS: Snap = (length) => Math.round(length * 10) / 10;
+
+/** Rods go as far out as they went, on a surface so many times as long. */
+const rodEdits = (surface: Surface, factor: number): FieldChange[] =>
+  surface.spars.flatMap((spar) =>
+    (['start', 'end'] as const).map((end) =>
+      field('surfaces', surface.id, 'spars', spar.id, end, 'distanceFromRoot').to(
+        TENTHS(spar[end].distanceFromRoot * factor),
+      ),
+    ),
+  );
+
+/** Makes a surface `factor` times as long, root to tip. */
+export function spanEdits(surface: Surface, factor: number): FieldChange[] {
+  return [
+    ...surface.stations
+      .slice(1)
+      .map((station, index) =>
+        field('surfaces', surface.id, 'stations', index + 1, 'distanceFromRoot').to(station.distanceFromRoot * factor),
+      ),
+    ...rodEdits(surface, factor),
+  ];
+}
 
 /** Handles of one surface: tip, chords, place, incidence. */
 export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] {
@@ -70,9 +83,10 @@ export function surfaceHandles(surface: Surface, snap: Snap = TENTHS): Handle[] 
             .slice(1)
             .map((station, index) =>
               of(index + 1, 'distanceFromRoot').to(
-                index + 1 === last ? wanted : Math.round(station.distanceFromRoot * factor * 10) / 10,
+                index + 1 === last ? wanted : TENTHS(station.distanceFromRoot * factor),
               ),
             ),
+          ...rodEdits(surface, factor),
           of(last, 'leadingEdgeOffset').to(within('offset', snap(surface.stations[last]!.leadingEdgeOffset + dx))),
         ];
       },

@@ -30,6 +30,7 @@ import { panelTooLong } from './panelTooLong';
 import { pitchFeel } from './pitchFeel';
 import { pitchFloor } from './pitchFloor';
 import { rearStallsFirst } from './rearStallsFirst';
+import { rodPastTip } from './rodPastTip';
 import { rodTooThick } from './rodTooThick';
 import { rollFeel } from './rollFeel';
 import { rudderRolls } from './rudderRolls';
@@ -108,6 +109,7 @@ export const RULES: readonly Rule[] = [
   panelTooLong,
   pitchFeel,
   rearStallsFirst,
+  rodPastTip,
   rodTooThick,
   rollFeel,
   rudderRolls,
