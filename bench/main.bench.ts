@@ -22,7 +22,7 @@ import { DEMO_NAMES, demoDesign } from '../demo';
 import { measureEdits } from './document.bench';
 import { least, median, show, time } from './timing';
 import { solveTextbook, TEN_STREAMS } from './textbook.bench';
-import { countVariants, sweepShare, watchMemory } from './variants.bench';
+import { countVariants, sweepInProcess, watchMemory } from './variants.bench';
 
 /** Grids of about 100, 200 and 400 panels on the half aircraft. */
 const GRIDS: readonly Grid[] = [
@@ -230,7 +230,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
 };
 
 /** Parts that are run by name only: what a process of its own computes, and what takes minutes. */
-const BY_NAME: typeof PARTS = { geometries: sweepShare, memory: () => watchMemory(print) };
+const BY_NAME: typeof PARTS = { geometries: sweepInProcess, memory: () => watchMemory(print) };
 
 const [part] = process.argv.slice(2);
 if (part !== undefined && BY_NAME[part]) {
