@@ -102,11 +102,13 @@ export default function Chart({ caption, lines, x, y, isFitted = false, onPick }
       <HiddenTable
         caption={caption}
         columns={['Line', x, y ?? 'value']}
-        rows={lines.flatMap(({ name, x: along, y: up }) =>
-          along
-            .map((value, index) => [name, decimal(value, 3), decimal(up[index] ?? 0, 3)])
-            .filter((_, index) => index % Math.max(1, Math.ceil(along.length / TOLD)) === 0),
-        )}
+        rows={() =>
+          lines.flatMap(({ name, x: along, y: up }) =>
+            along
+              .map((value, index) => [name, decimal(value, 3), decimal(up[index] ?? 0, 3)])
+              .filter((_, index) => index % Math.max(1, Math.ceil(along.length / TOLD)) === 0),
+          )
+        }
       />
     </>
   );

@@ -95,10 +95,12 @@ export default function MapChart({ caption, x, y, values, value, limits, marks, 
       <HiddenTable
         caption={caption}
         columns={[y.title, ...x.values.map((at) => `${x.title} ${decimal(at, 2)}`)]}
-        rows={values.map((row, index) => [
-          decimal(y.values[index]!, 2),
-          ...row.map((cell) => (cell === null ? 'none' : decimal(cell, 3))),
-        ])}
+        rows={() =>
+          values.map((row, index) => [
+            decimal(y.values[index]!, 2),
+            ...row.map((cell) => (cell === null ? 'none' : decimal(cell, 3))),
+          ])
+        }
       />
     </>
   );

@@ -24,7 +24,8 @@ export function Measuring({ design, placed, frame, isOn }: MeasuringProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.settings.units);
   const measures = useAppSelector((state) => state.session.measures);
-  const anchors = useMemo(() => anchorsOf(design, placed), [design, placed]);
+  const isAsked = isOn || measures.length > 0;
+  const anchors = useMemo(() => (isAsked ? anchorsOf(design, placed) : []), [isAsked, design, placed]);
   const [first, setFirst] = useState<{ readonly view: Measure['view']; readonly id: string } | null>(null);
   const [near, setNear] = useState<{ readonly view: Measure['view']; readonly anchor: Anchor } | null>(null);
   const known = new Map(anchors.map((anchor) => [anchor.id, anchor]));

@@ -20,7 +20,7 @@ interface PlanGeometryProps {
 
 /** What is cut and bought, plan above, side below; drawn anew only when the document or the scale changes. */
 export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, steeper }: PlanGeometryProps) {
-  const { u, plan, side, path, both, extents, whole, sideOnly, centreLine, width, height, scale } = frame;
+  const { u, plan, side, extents, whole, sideOnly, centreLine, width, scale } = frame;
   const units = useAppSelector((state) => state.settings.units);
   const tooLarge = useMemo(() => new Map(misfits(design).map((misfit) => [misfit.item.id, misfit])), [design]);
   return (
@@ -55,56 +55,8 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
         strokeWidth={1.3}
         strokeLinejoin="round"
       >
-        {design.bodies.map((body) => (
-          <g key={body.id} data-part={`body ${body.id}`}>
-            <clipPath id={`clip-${body.id}`}>
-              <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
-            </clipPath>
-            {!sideOnly &&
-              (body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
-                <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
-              ))}
-            <path d={path(bodySide(body), side)} />
-          </g>
-        ))}
-        {placed.map((surface) => {
-          const shape = planOutline(surface);
-          const outline = sideOnly ? null : shape;
-          return (
-            <g key={surface.id} data-part={`surface ${surface.id}`}>
-              {outline &&
-                both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
-              {outline &&
-                hingeLines(surface, 'plan')
-                  .flatMap(both)
-                  .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
-              {outline &&
-                rodLines(surface).flatMap((rod) =>
-                  both(rod.path).map((half, index) => (
-                    <path
-                      key={`${rod.id}${index}`}
-                      d={path(half, plan)}
-                      fill="none"
-                      strokeWidth={2}
-                      stroke="var(--color-rule)"
-                    />
-                  )),
-                )}
-              {sideOutline(surface, steeper).map((line, index) => (
-                <path
-                  key={`s${index}`}
-                  d={path(line, side)}
-                  strokeWidth={index === 0 ? 1.3 : 1}
-                  opacity={index === 0 ? 1 : 0.6}
-                />
-              ))}
-              {!shape &&
-                hingeLines(surface, 'side').map((line, index) => (
-                  <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
-                ))}
-            </g>
-          );
-        })}
+        <Bodies bodies={design.bodies} frame={frame} />
+        <Surfaces placed={placed} frame={frame} steeper={steeper} />
         {design.propulsion.map(({ id, position, propellerDiameter, downThrust }) => (
           <g key={id} transform={`rotate(${-downThrust} ${u(position.x)} ${side(position.z)})`}>
             <path
@@ -154,4 +106,73 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
       </g>
     </>
   );
+});
+
+interface BodiesProps {
+  readonly bodies: Design['bodies'];
+  readonly frame: PlanFrame;
+}
+
+/** They stay as they are while something in them is moved. */
+const Bodies = memo(function Bodies({ bodies, frame }: BodiesProps) {
+  const { plan, side, path, both, whole, sideOnly, centreLine, width, height } = frame;
+  return bodies.map((body) => (
+    <g key={body.id} data-part={`body ${body.id}`}>
+      <clipPath id={`clip-${body.id}`}>
+        <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
+      </clipPath>
+      {!sideOnly &&
+        (body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
+          <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
+        ))}
+      <path d={path(bodySide(body), side)} />
+    </g>
+  ));
+});
+
+interface SurfacesProps {
+  readonly placed: readonly PlacedSurface[];
+  readonly frame: PlanFrame;
+  readonly steeper: number;
+}
+
+const Surfaces = memo(function Surfaces({ placed, frame, steeper }: SurfacesProps) {
+  const { plan, side, path, both, sideOnly } = frame;
+  return placed.map((surface) => {
+    const shape = planOutline(surface);
+    const outline = sideOnly ? null : shape;
+    return (
+      <g key={surface.id} data-part={`surface ${surface.id}`}>
+        {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
+        {outline &&
+          hingeLines(surface, 'plan')
+            .flatMap(both)
+            .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
+        {outline &&
+          rodLines(surface).flatMap((rod) =>
+            both(rod.path).map((half, index) => (
+              <path
+                key={`${rod.id}${index}`}
+                d={path(half, plan)}
+                fill="none"
+                strokeWidth={2}
+                stroke="var(--color-rule)"
+              />
+            )),
+          )}
+        {sideOutline(surface, steeper).map((line, index) => (
+          <path
+            key={`s${index}`}
+            d={path(line, side)}
+            strokeWidth={index === 0 ? 1.3 : 1}
+            opacity={index === 0 ? 1 : 0.6}
+          />
+        ))}
+        {!shape &&
+          hingeLines(surface, 'side').map((line, index) => (
+            <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
+          ))}
+      </g>
+    );
+  });
 });

@@ -124,13 +124,15 @@ export function ToldAndSeen({
       <HiddenTable
         caption="What was told and what was seen"
         columns={['What', 'Flight', 'Told', 'Seen', 'Standard deviations apart']}
-        rows={compared.map((one) => [
-          sightWords(one.what, one.speed, units),
-          String(number(one.flight)),
-          seenValue(one.what, one.predicted, units),
-          one.isWord ? 'said in words' : seenValue(one.what, one.value, units),
-          decimal(one.sigmas, 1),
-        ])}
+        rows={() =>
+          compared.map((one) => [
+            sightWords(one.what, one.speed, units),
+            String(number(one.flight)),
+            seenValue(one.what, one.predicted, units),
+            one.isWord ? 'said in words' : seenValue(one.what, one.value, units),
+            decimal(one.sigmas, 1),
+          ])
+        }
       />
     </div>
   );

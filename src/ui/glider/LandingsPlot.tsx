@@ -84,7 +84,7 @@ export function LandingsPlot({ spread }: { readonly spread: Spread }) {
       <HiddenTable
         caption="What the throws do"
         columns={['What', 'How many']}
-        rows={rows.map(([did, count]) => [did, String(count)])}
+        rows={() => rows.map(([did, count]) => [did, String(count)])}
       />
     </div>
   );

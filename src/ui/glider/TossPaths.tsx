@@ -169,15 +169,17 @@ function Paths({ own, changed, span, time, withForces }: PathsProps) {
       <HiddenTable
         caption="The toss in steps of half a second"
         columns={['Time, s', `Ahead, ${unit}`, `Height, ${unit}`, `Right, ${unit}`, 'Path, °']}
-        rows={own.samples.t
-          .map((at, index) => [
-            decimal(at, 1),
-            far(own.samples.x[index]!, units),
-            far(own.samples.z[index]!, units),
-            far(own.samples.y[index]!, units),
-            decimal(degreesFromRadians(own.samples.path[index]!), 0),
-          ])
-          .filter((_, index) => index % 25 === 0)}
+        rows={() =>
+          own.samples.t
+            .map((at, index) => [
+              decimal(at, 1),
+              far(own.samples.x[index]!, units),
+              far(own.samples.z[index]!, units),
+              far(own.samples.y[index]!, units),
+              decimal(degreesFromRadians(own.samples.path[index]!), 0),
+            ])
+            .filter((_, index) => index % 25 === 0)
+        }
       />
     </>
   );

@@ -33,9 +33,8 @@ function pullWords(pull: number): string {
 }
 
 /** Every part with its weight and place, heaviest first. */
-export function useWeightRows(design: Design) {
-  return useMemo(() => weightRows(design, weigh(design, placeAll(design.surfaces)).parts), [design]);
-}
+const rowsOf = (design: Design) => weightRows(design, weigh(design, placeAll(design.surfaces)).parts);
+const useWeightRows = (design: Design) => useMemo(() => rowsOf(design), [design]);
 
 interface LeverProps {
   readonly design: Design;
@@ -151,13 +150,12 @@ function GhostBlocks({ design, u, beam, room }: GhostBlocksProps) {
 export function LeverTable({ design }: { readonly design: Design }) {
   const units = useAppSelector((state) => state.settings.units);
   const cg = useAppSelector((state) => state.analysis.current?.mass.cg);
-  const rows = useWeightRows(design);
   const balance = cg ? millimetresFromMetres(cg[0]) : null;
   return (
     <HiddenTable
       caption="What pulls about the balance point"
       columns={['Part', 'Weight, arm and pull']}
-      rows={rows.map((row) => [row.name, partWords(row, balance, units)])}
+      rows={() => rowsOf(design).map((row) => [row.name, partWords(row, balance, units)])}
     />
   );
 }

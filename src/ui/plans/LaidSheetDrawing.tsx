@@ -47,7 +47,7 @@ export function LaidSheetDrawing({ design, sheet: answered, name, isMovable }: L
         <HiddenTable
           caption={`Parts on ${name}`}
           columns={['Part', 'Lies']}
-          rows={sheet.parts.map((part, index) => [nameOf(part), clashes.has(index) ? clashing : 'clear'])}
+          rows={() => sheet.parts.map((part, index) => [nameOf(part), clashes.has(index) ? clashing : 'clear'])}
         />
       }
     >

@@ -59,7 +59,7 @@ export function PartDrawing({ part }: { readonly part: CutPart }) {
         <HiddenTable
           caption={`Edges of ${part.name}`}
           columns={['Edge', 'Length']}
-          rows={edges.map(({ length }, index) => [String(index + 1), words(length)])}
+          rows={() => edges.map(({ length }, index) => [String(index + 1), words(length)])}
         />
       }
     >

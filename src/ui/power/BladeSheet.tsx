@@ -42,11 +42,13 @@ export function BladeSheet({ drive }: { readonly drive: Propulsion }) {
         <HiddenTable
           caption="Chord and angle along the blade"
           columns={['Of the radius', 'Chord', 'Angle']}
-          rows={shown.map(({ share, chord, angle }) => [
-            `${decimal(share * 100, 0)} %`,
-            formatLength(millimetresFromMetres(chord), units),
-            `${decimal(degreesFromRadians(angle), 1)}°`,
-          ])}
+          rows={() =>
+            shown.map(({ share, chord, angle }) => [
+              `${decimal(share * 100, 0)} %`,
+              formatLength(millimetresFromMetres(chord), units),
+              `${decimal(degreesFromRadians(angle), 1)}°`,
+            ])
+          }
         />
       }
     >

@@ -234,16 +234,18 @@ function PowerTable({ curve }: { readonly curve: Analysis['power']['curve'] }) {
     <HiddenTable
       caption="Thrust, drag and duration over speed"
       columns={['Speed', 'Drag', 'Full thrust', 'Throttle', 'Current', 'Lasts']}
-      rows={curve
-        .filter((_, index) => index % 2 === 0)
-        .map(({ speed, drag, thrust, throttle, current, duration }) => [
-          formatValue(speed, 'speed', units),
-          formatValue(drag, 'force', units),
-          formatValue(thrust.at(-1) ?? 0, 'force', units),
-          throttle === null ? '–' : formatValue(throttle, 'percent', units),
-          current === null ? '–' : formatValue(current, 'current', units),
-          duration === null ? '–' : formatDuration(duration),
-        ])}
+      rows={() =>
+        curve
+          .filter((_, index) => index % 2 === 0)
+          .map(({ speed, drag, thrust, throttle, current, duration }) => [
+            formatValue(speed, 'speed', units),
+            formatValue(drag, 'force', units),
+            formatValue(thrust.at(-1) ?? 0, 'force', units),
+            throttle === null ? '–' : formatValue(throttle, 'percent', units),
+            current === null ? '–' : formatValue(current, 'current', units),
+            duration === null ? '–' : formatDuration(duration),
+          ])
+      }
     />
   );
 }

@@ -67,14 +67,16 @@ function Run({ rubber }: { readonly rubber: Analysis['rubber'] }) {
         <HiddenTable
           caption="How the rubber runs down"
           columns={['Time', 'Height', 'Thrust', 'Turns left']}
-          rows={run
-            .filter((_, index) => index % 4 === 0)
-            .map((moment) => [
-              formatValue(moment.time, 'time', units),
-              formatValue(moment.height, 'distance', units),
-              formatValue(moment.thrust, 'force', units),
-              decimal(moment.turnsLeft, 0),
-            ])}
+          rows={() =>
+            run
+              .filter((_, index) => index % 4 === 0)
+              .map((moment) => [
+                formatValue(moment.time, 'time', units),
+                formatValue(moment.height, 'distance', units),
+                formatValue(moment.thrust, 'force', units),
+                decimal(moment.turnsLeft, 0),
+              ])
+          }
         />
       }
     >

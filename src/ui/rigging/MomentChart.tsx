@@ -199,12 +199,14 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
       <HiddenTable
         caption="Pitching moment by power, control let go"
         columns={['Power', 'Without lift', 'At the stall', 'What it does']}
-        rows={curves.map((curve) => [
-          NAMES[curve.power],
-          decimal(curve.atZeroLift, 3),
-          decimal(curve.atStall, 3),
-          outcome(curve, units),
-        ])}
+        rows={() =>
+          curves.map((curve) => [
+            NAMES[curve.power],
+            decimal(curve.atZeroLift, 3),
+            decimal(curve.atStall, 3),
+            outcome(curve, units),
+          ])
+        }
       />
     </>
   );

@@ -96,12 +96,14 @@ function Polars({ now, beside, names, width, height }: PolarsProps) {
       <HiddenTable
         caption="Sink and drag over speed"
         columns={['Speed', `Sink, ${names[0]}`, `Sink, ${names[1]}`, `Drag, ${names[0]}`, `Drag, ${names[1]}`]}
-        rows={now.sink
-          .filter((_, index) => index % 4 === 0)
-          .map(([speed, sink]) => {
-            const of = (places: Places | undefined) => (places ? decimal(valueAt(places, speed) ?? 0, 2) : '–');
-            return [formatSpeed(speed, units), decimal(sink, 2), of(beside?.sink), of(now.drag), of(beside?.drag)];
-          })}
+        rows={() =>
+          now.sink
+            .filter((_, index) => index % 4 === 0)
+            .map(([speed, sink]) => {
+              const of = (places: Places | undefined) => (places ? decimal(valueAt(places, speed) ?? 0, 2) : '–');
+              return [formatSpeed(speed, units), decimal(sink, 2), of(beside?.sink), of(now.drag), of(beside?.drag)];
+            })
+        }
       />
     </>
   );

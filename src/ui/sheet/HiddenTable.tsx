@@ -4,7 +4,8 @@ import { useAppSelector } from '@/store/hooks';
 interface HiddenTableProps {
   readonly caption: string;
   readonly columns: readonly string[];
-  readonly rows: readonly (readonly string[])[];
+  /** Asked for when they are shown: not while something is dragged. */
+  readonly rows: () => readonly (readonly string[])[];
 }
 
 /** The numbers behind a drawing, for those who hear it. While something is dragged it stays as it was: whoever drags looks at the drawing. */
@@ -24,15 +25,15 @@ const Table = memo(
         <caption>{caption}</caption>
         <thead>
           <tr>
-            {columns.map((column) => (
-              <th key={column} scope="col">
+            {columns.map((column, place) => (
+              <th key={place} scope="col">
                 {column}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map((row, index) => (
+          {rows().map((row, index) => (
             <tr key={index}>
               {row.map((cell, place) => (
                 <td key={place}>{cell}</td>

@@ -175,7 +175,7 @@ function BoomTable({ boom, turned, degrees }: BoomTableProps) {
     <HiddenTable
       caption={`${boom.body}, how its far end is turned`}
       columns={['About', 'Turned']}
-      rows={[
+      rows={() => [
         ['pitch, nose up', `${turned.pitch < 0 ? '−' : ''}${degrees(turned.pitch)}`],
         ['yaw, nose right, at full command', `${turned.yaw < 0 ? '−' : ''}${degrees(turned.yaw)}`],
         ['roll, right side up, at full command', `${turned.roll < 0 ? '−' : ''}${degrees(turned.roll)}`],

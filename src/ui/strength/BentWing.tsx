@@ -203,17 +203,19 @@ function StrengthTable({
     <HiddenTable
       caption={`${found.surface} from root to tip`}
       columns={['Share of the span', 'Bending, level', 'Bending, most', 'Of its limit', 'Worked hardest', 'E I', 'G J']}
-      rows={found.nodes
-        .filter((_, index) => index % every === 0 || index === found.nodes.length - 1)
-        .map(({ spanFraction, moment, momentAtLimit, worked, member, stiffness, twistStiffness }) => [
-          `${decimal(spanFraction * 100, 0)} %`,
-          formatValue(moment, 'moment', units),
-          formatValue(momentAtLimit, 'moment', units),
-          `${decimal(worked * 100, 0)} %`,
-          member,
-          formatValue(stiffness, 'stiffness', units),
-          formatValue(twistStiffness, 'stiffness', units),
-        ])}
+      rows={() =>
+        found.nodes
+          .filter((_, index) => index % every === 0 || index === found.nodes.length - 1)
+          .map(({ spanFraction, moment, momentAtLimit, worked, member, stiffness, twistStiffness }) => [
+            `${decimal(spanFraction * 100, 0)} %`,
+            formatValue(moment, 'moment', units),
+            formatValue(momentAtLimit, 'moment', units),
+            `${decimal(worked * 100, 0)} %`,
+            member,
+            formatValue(stiffness, 'stiffness', units),
+            formatValue(twistStiffness, 'stiffness', units),
+          ])
+      }
     />
   );
 }

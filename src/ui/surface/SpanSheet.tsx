@@ -365,18 +365,20 @@ function SpanTable({
     <HiddenTable
       caption={`${name} along the half span`}
       columns={['From the middle', 'Can carry', 'At the stall', 'At cruise', 'Chord', 'Angle', 'Reynolds number']}
-      rows={[0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => {
-        const y = share * tip;
-        return [
-          formatLength(y, units, 0),
-          shown(valueAt(lift.limit, y), twoPlaces),
-          shown(valueAt(lift.atStall, y), twoPlaces),
-          shown(valueAt(lift.atCruise, y), twoPlaces),
-          shown(valueAt(chord, y), (value) => formatLength(millimetresFromMetres(value), units, 0)),
-          shown(valueAt(angle, y), inDegrees),
-          shown(valueAt(reynolds, y), inThousands),
-        ];
-      })}
+      rows={() =>
+        [0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => {
+          const y = share * tip;
+          return [
+            formatLength(y, units, 0),
+            shown(valueAt(lift.limit, y), twoPlaces),
+            shown(valueAt(lift.atStall, y), twoPlaces),
+            shown(valueAt(lift.atCruise, y), twoPlaces),
+            shown(valueAt(chord, y), (value) => formatLength(millimetresFromMetres(value), units, 0)),
+            shown(valueAt(angle, y), inDegrees),
+            shown(valueAt(reynolds, y), inThousands),
+          ];
+        })
+      }
     />
   );
 }

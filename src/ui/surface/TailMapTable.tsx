@@ -16,15 +16,17 @@ export const TailMapTable = memo(function TailMapTable({ map, across, areas }: T
     <HiddenTable
       caption="Static margin and yaw stiffness by area and place of the tail"
       columns={['Place', ...map.axes.areas.map((area) => `${areas.format(areas.to(area))} ${areas.unit}`)]}
-      rows={map.axes.across.map((place, index) => [
-        `${across.format(across.to(place))} ${across.unit}`,
-        ...map.axes.areas.map((_, at) => {
-          const point = map.rows[index]?.[at];
-          return point?.staticMargin == null
-            ? '–'
-            : `${decimal(point.staticMargin * 100, 1)} %, ${decimal(point.yawStiffness ?? 0, 3)}`;
-        }),
-      ])}
+      rows={() =>
+        map.axes.across.map((place, index) => [
+          `${across.format(across.to(place))} ${across.unit}`,
+          ...map.axes.areas.map((_, at) => {
+            const point = map.rows[index]?.[at];
+            return point?.staticMargin == null
+              ? '–'
+              : `${decimal(point.staticMargin * 100, 1)} %, ${decimal(point.yawStiffness ?? 0, 3)}`;
+          }),
+        ])
+      }
     />
   );
 });
