@@ -39,11 +39,12 @@ function Angles({ design, handles }: { readonly design: Design; readonly handles
   const overlay = (frame: PlanFrame) =>
     analysis && <Readings analysis={analysis} placed={placed} frame={frame} steeper={STEEPER} />;
   const [ref, { width }] = useSize<HTMLDivElement>();
+  const least = width < NAMED_BELOW ? LEAST.below : LEAST.beside;
   return (
     <div className="h-full pt-6 small:pt-9" ref={ref}>
-      <Tall name="Angles and moment" least={width < NAMED_BELOW ? LEAST.below : LEAST.beside}>
+      <Tall name="Angles and moment" least={least}>
         <div className="flex h-full min-h-0 flex-col">
-          <div className="min-h-0 flex-[11]">
+          <div className="flex-[11]" style={{ minHeight: 0.55 * least }}>
             <PlanAndSide
               design={design}
               handles={handles}
@@ -58,7 +59,7 @@ function Angles({ design, handles }: { readonly design: Design; readonly handles
               headroom={READINGS_HIGH}
             />
           </div>
-          <div className="min-h-0 flex-[9] border-t border-soft">
+          <div className="flex-[9] border-t border-soft" style={{ minHeight: 0.45 * least }}>
             <MomentChart />
           </div>
         </div>

@@ -24,7 +24,7 @@ const BELOW = 44;
 const STRIP_ROOM = 170;
 const CUT_LINE = 40;
 /** What a section needs with its strip and without, less the line of its cut, and what polars over speed need under it [px]. */
-const LEAST = { folded: 280, plain: 160, polars: 230, polarsStacked: 400 } as const;
+const LEAST = { folded: 270, plain: 160, polars: 215, polarsStacked: 400 } as const;
 
 interface SectionSheetProps {
   readonly surface: Surface;
@@ -47,10 +47,10 @@ export function ChosenSection({ design }: { readonly design: Design }) {
     <div className="h-full" ref={ref}>
       <Tall name="Section and polars" least={section + polars}>
         <div className="flex h-full min-h-0 flex-col">
-          <div className="min-h-0 basis-0" style={{ flexGrow: section }}>
+          <div className="basis-0" style={{ flexGrow: section, minHeight: section }}>
             <SectionSheet {...chosen} />
           </div>
-          <div className="min-h-0 basis-0 border-t border-soft" style={{ flexGrow: polars }}>
+          <div className="basis-0 border-t border-soft" style={{ flexGrow: polars, minHeight: polars }}>
             <SpeedPolars design={design} {...chosen} />
           </div>
         </div>
