@@ -180,21 +180,7 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
             </g>
           ))}
         </PlotFrame>
-        {isNarrow &&
-          curves.map((curve, index) => {
-            const y = bottom + 52 + index * LINE;
-            return (
-              <g key={curve.power} fontSize={12} fill="var(--color-faint)">
-                <path d={`M14 ${y - 4} h22`} fill="none" {...LOOKS[curve.power]} />
-                <text x={42} y={y}>
-                  <tspan fill="var(--color-graphite)" fontWeight={500}>
-                    {NAMES[curve.power]}
-                  </tspan>{' '}
-                  {outcome(curve, units).replace('C_L', 'a lift of')}
-                </text>
-              </g>
-            );
-          })}
+        {isNarrow && <NamesBelow curves={curves} top={bottom + 52} />}
       </svg>
       <HiddenTable
         caption="Pitching moment by power, control let go"
@@ -210,4 +196,28 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
       />
     </>
   );
+}
+
+interface NamesBelowProps {
+  readonly curves: MomentCurves['curves'];
+  readonly top: number;
+}
+
+/** The curves by their looks, and what the aircraft does with each power, where there is no room beside them. */
+function NamesBelow({ curves, top }: NamesBelowProps) {
+  const units = useAppSelector((state) => state.settings.units);
+  return curves.map((curve, index) => {
+    const y = top + index * LINE;
+    return (
+      <g key={curve.power} fontSize={12} fill="var(--color-faint)">
+        <path d={`M14 ${y - 4} h22`} fill="none" {...LOOKS[curve.power]} />
+        <text x={42} y={y}>
+          <tspan fill="var(--color-graphite)" fontWeight={500}>
+            {NAMES[curve.power]}
+          </tspan>{' '}
+          {outcome(curve, units).replace('C_L', 'a lift of')}
+        </text>
+      </g>
+    );
+  });
 }
