@@ -1,6 +1,7 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Analysis } from '@/core/analyse';
 import type { Finding, Remedy } from '@/core/7-verdict/finding';
+import { documentEdited } from './documentSlice';
 
 /** What a remedy would do. */
 export interface Preview {
@@ -95,8 +96,8 @@ export function analysisReducer(state: AnalysisState = initialState, action: Unk
   if (previewAsked.match(action)) return { ...state, previewAsked: action.payload };
   if (previewArrived.match(action))
     return action.payload.remedy === state.previewAsked ? { ...state, preview: action.payload } : state;
-  // Nothing looked at: the same state, so that a drag does not wake whoever shows previews.
-  if (previewDropped.match(action))
+  // What was looked at belonged to the state before. Nothing looked at: the same state, so that a drag does not wake whoever shows previews.
+  if (previewDropped.match(action) || documentEdited.match(action))
     return state.preview === null && state.previewAsked === null
       ? state
       : { ...state, preview: null, previewAsked: null };

@@ -1,7 +1,8 @@
 import type { Design } from '@/core/2-document/schema/design';
 import type { JobClient } from '@/workers/lanes';
 import { analysisArrived, analysisFailed, remediesArrived, remediesAsked, remediesFailed } from './analysisSlice';
-import { drawingPace } from './drawingPace';
+import { answerPause } from './answerPause';
+import { framesOf } from './frames';
 import type { AppStore } from './reduxStore';
 
 /** A drag asks at most so often [ms]: every second frame, so that the drawing keeps its own. */
@@ -12,13 +13,13 @@ export function computing(store: AppStore, jobs: JobClient) {
   let askedAt = 0;
   /** How long the last answer of a drag took [ms]. */
   let took = 0;
-  const pace = drawingPace(() => store.getState().session.dragging);
+  const frames = framesOf(store);
   let later: ReturnType<typeof setTimeout> | null = null;
   const ask = () => {
     if (later !== null) return;
     const { dragging } = store.getState().session;
-    if (dragging) pace.watch();
-    const wait = dragging ? askedAt + Math.max(ASK_EVERY, pace.wait(took)) - performance.now() : 0;
+    if (dragging) frames.watch();
+    const wait = dragging ? askedAt + Math.max(ASK_EVERY, answerPause(took, frames.lateness())) - performance.now() : 0;
     const begin = () => {
       later = null;
       askedAt = performance.now();

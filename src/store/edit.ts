@@ -6,7 +6,7 @@ import { withFields } from '@/core/2-document/edit/withFields';
 import type { Design } from '@/core/2-document/schema/design';
 import { keptOnTips } from '@/core/3-shape/geometry/keptOnTips';
 import type { Remedy } from '@/core/7-verdict/finding';
-import { ghostTaken, previewArrived, previewAsked, previewDropped } from './analysisSlice';
+import { ghostTaken, previewArrived, previewAsked } from './analysisSlice';
 import { documentEdited } from './documentSlice';
 import { dragEnded, dragStarted } from './sessionSlice';
 import type { AppThunk } from './reduxStore';
@@ -22,7 +22,6 @@ export const editDesign =
     if (!present) return null;
     const checked = checkChange(present, recipe(present));
     if (!checked.ok) return checked.issues[0]!;
-    dispatch(previewDropped());
     dispatch(documentEdited({ design: checked.design, gesture }));
     return null;
   };
@@ -31,10 +30,13 @@ export const editDesign =
 export const setFields = (change: readonly FieldChange[], gesture?: string): AppThunk<EditOutcome> =>
   editDesign((design) => keptOnTips(design, withFields(design, change)), gesture);
 
-export const startDrag = (): AppThunk => (dispatch) => {
-  dispatch(ghostTaken());
-  dispatch(dragStarted());
-};
+/** A handle is dragged from now on; what it lies on, from the outside inwards. */
+export const startDrag =
+  (on: readonly string[] = []): AppThunk =>
+  (dispatch) => {
+    dispatch(ghostTaken());
+    dispatch(dragStarted(on));
+  };
 
 export const endDrag = (): AppThunk => (dispatch) => {
   dispatch(dragEnded());

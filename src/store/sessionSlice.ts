@@ -35,6 +35,8 @@ export interface SessionState {
   readonly unsaved: readonly UnsavedDesign[];
   /** True between pointer down and up on a handle. */
   readonly dragging: boolean;
+  /** What that handle lies on, from the outside inwards: what else is drawn may follow later. */
+  readonly heldOn: readonly string[];
   readonly compared: Compared | null;
   /** What the hand is on: a surface (null: the first of the stage) and one of its stations. */
   readonly chosen: { readonly surface: string | null; readonly station: number };
@@ -58,6 +60,7 @@ const initialState: SessionState = {
   saveDetail: null,
   unsaved: [],
   dragging: false,
+  heldOn: [],
   compared: null,
   chosen: { surface: null, station: 0 },
   chosenBody: null,
@@ -86,8 +89,12 @@ export const sessionSlice = createSlice({
       save: payload.state,
       saveDetail: payload.detail ?? null,
     }),
-    dragStarted: (state): SessionState => ({ ...state, dragging: true }),
-    dragEnded: (state): SessionState => ({ ...state, dragging: false }),
+    dragStarted: (state, { payload }: PayloadAction<readonly string[]>): SessionState => ({
+      ...state,
+      dragging: true,
+      heldOn: payload,
+    }),
+    dragEnded: (state): SessionState => ({ ...state, dragging: false, heldOn: [] }),
     comparisonStarted: (state, { payload }: PayloadAction<Omit<Compared, 'analysis'>>): SessionState => ({
       ...state,
       compared: { ...payload, analysis: null },

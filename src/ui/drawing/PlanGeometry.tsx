@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import { misfits } from '@/core/4-weight/boxFit';
 import { useAppSelector } from '@/store/hooks';
 import { formatLength } from '@/words/formatQuantity';
+import type { Body } from '@/core/2-document/schema/airframe';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { bodyPlan, bodySide, hingeLines, planOutline, rodLines, sideOutline } from '@/core/3-shape/outline/views';
@@ -55,8 +56,12 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
         strokeWidth={1.3}
         strokeLinejoin="round"
       >
-        <Bodies bodies={design.bodies} frame={frame} />
-        <Surfaces placed={placed} frame={frame} steeper={steeper} />
+        {design.bodies.map((body) => (
+          <BodyShape key={body.id} body={body} frame={frame} />
+        ))}
+        {placed.map((surface) => (
+          <SurfaceShape key={surface.id} surface={surface} frame={frame} steeper={steeper} />
+        ))}
         {design.propulsion.map(({ id, position, propellerDiameter, downThrust }) => (
           <g key={id} transform={`rotate(${-downThrust} ${u(position.x)} ${side(position.z)})`}>
             <path
@@ -108,16 +113,16 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
   );
 });
 
-interface BodiesProps {
-  readonly bodies: Design['bodies'];
+interface BodyShapeProps {
+  readonly body: Body;
   readonly frame: PlanFrame;
 }
 
-/** They stay as they are while something in them is moved. */
-const Bodies = memo(function Bodies({ bodies, frame }: BodiesProps) {
+/** It stays as it is while something in it is moved. */
+const BodyShape = memo(function BodyShape({ body, frame }: BodyShapeProps) {
   const { plan, side, path, both, whole, sideOnly, centreLine, width, height } = frame;
-  return bodies.map((body) => (
-    <g key={body.id} data-part={`body ${body.id}`}>
+  return (
+    <g data-part={`body ${body.id}`}>
       <clipPath id={`clip-${body.id}`}>
         <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
       </clipPath>
@@ -127,52 +132,50 @@ const Bodies = memo(function Bodies({ bodies, frame }: BodiesProps) {
         ))}
       <path d={path(bodySide(body), side)} />
     </g>
-  ));
+  );
 });
 
-interface SurfacesProps {
-  readonly placed: readonly PlacedSurface[];
+interface SurfaceShapeProps {
+  readonly surface: PlacedSurface;
   readonly frame: PlanFrame;
   readonly steeper: number;
 }
 
-const Surfaces = memo(function Surfaces({ placed, frame, steeper }: SurfacesProps) {
+const SurfaceShape = memo(function SurfaceShape({ surface, frame, steeper }: SurfaceShapeProps) {
   const { plan, side, path, both, sideOnly } = frame;
-  return placed.map((surface) => {
-    const shape = planOutline(surface);
-    const outline = sideOnly ? null : shape;
-    return (
-      <g key={surface.id} data-part={`surface ${surface.id}`}>
-        {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
-        {outline &&
-          hingeLines(surface, 'plan')
-            .flatMap(both)
-            .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
-        {outline &&
-          rodLines(surface).flatMap((rod) =>
-            both(rod.path).map((half, index) => (
-              <path
-                key={`${rod.id}${index}`}
-                d={path(half, plan)}
-                fill="none"
-                strokeWidth={2}
-                stroke="var(--color-rule)"
-              />
-            )),
-          )}
-        {sideOutline(surface, steeper).map((line, index) => (
-          <path
-            key={`s${index}`}
-            d={path(line, side)}
-            strokeWidth={index === 0 ? 1.3 : 1}
-            opacity={index === 0 ? 1 : 0.6}
-          />
+  const shape = planOutline(surface);
+  const outline = sideOnly ? null : shape;
+  return (
+    <g data-part={`surface ${surface.id}`}>
+      {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
+      {outline &&
+        hingeLines(surface, 'plan')
+          .flatMap(both)
+          .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
+      {outline &&
+        rodLines(surface).flatMap((rod) =>
+          both(rod.path).map((half, index) => (
+            <path
+              key={`${rod.id}${index}`}
+              d={path(half, plan)}
+              fill="none"
+              strokeWidth={2}
+              stroke="var(--color-rule)"
+            />
+          )),
+        )}
+      {sideOutline(surface, steeper).map((line, index) => (
+        <path
+          key={`s${index}`}
+          d={path(line, side)}
+          strokeWidth={index === 0 ? 1.3 : 1}
+          opacity={index === 0 ? 1 : 0.6}
+        />
+      ))}
+      {!shape &&
+        hingeLines(surface, 'side').map((line, index) => (
+          <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
         ))}
-        {!shape &&
-          hingeLines(surface, 'side').map((line, index) => (
-            <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
-          ))}
-      </g>
-    );
-  });
+    </g>
+  );
 });

@@ -6,6 +6,7 @@ import { show } from '#/tests/render';
 import { idle } from '#/tests/session';
 import { field } from '@/core/2-document/edit/field';
 import { undone } from '@/store/documentSlice';
+import { DrawnBeside } from '../shell/PacedProvider';
 import { HandleMark } from './HandleMark';
 
 const toSpeed = (speed: number) => [field('conditions', 'cruiseSpeed').to(speed)];
@@ -25,9 +26,11 @@ async function handle(inMotion: ((dx: number, dy: number) => ReturnType<typeof t
   } as const;
   const shown = await show(
     simpleAircraft(),
-    <svg>
-      <HandleMark handle={mark} x={0} y={0} perPixel={1} />
-    </svg>,
+    <DrawnBeside place="sheet">
+      <svg>
+        <HandleMark handle={mark} x={0} y={0} perPixel={1} />
+      </svg>
+    </DrawnBeside>,
     idle,
   );
   const grip = screen.getByRole('slider', { name: 'Made-up handle' });
@@ -61,4 +64,15 @@ test('a press that does not move changes nothing; a move that was not drawn yet 
   fireEvent.pointerMove(grip, { clientX: 10, clientY: -20 });
   fireEvent.pointerUp(grip);
   expect(speed()).toBeCloseTo(13, 9);
+});
+
+test('a drag tells what the handle lies on for as long as it goes on', async () => {
+  const { grip, session } = await handle(undefined);
+  const heldOn = () => session.store.getState().session.heldOn;
+  fireEvent.pointerDown(grip, { button: 0, clientX: 0, clientY: 0 });
+  expect(heldOn()).toEqual([]);
+  fireEvent.pointerMove(grip, { clientX: 20, clientY: 0 });
+  expect(heldOn()).toEqual(['sheet']);
+  fireEvent.pointerUp(grip);
+  expect(heldOn()).toEqual([]);
 });

@@ -2,6 +2,7 @@ import type { FieldChange } from '@/core/2-document/edit/field';
 import { useRef } from 'react';
 import { endDrag, setFields, startDrag } from '@/store/edit';
 import { useAppDispatch } from '@/store/hooks';
+import { usePlaces } from '../shell/PacedProvider';
 import { KEY_STEPS } from './keySteps';
 
 interface DragInput {
@@ -17,6 +18,7 @@ let gestures = 0;
 /** A gesture is one step of the history; moves are taken once a frame. */
 export function useDrag() {
   const dispatch = useAppDispatch();
+  const places = usePlaces();
   const frame = useRef<number | null>(null);
 
   const begin = (event: React.PointerEvent, { perPixel, edits, editsInMotion }: DragInput) => {
@@ -36,7 +38,7 @@ export function useDrag() {
     const move = (next: Event) => {
       const { clientX, clientY } = next as PointerEvent;
       latest = { x: clientX, y: clientY };
-      if (!moved) dispatch(startDrag());
+      if (!moved) dispatch(startDrag(places));
       moved = true;
       frame.current ??= requestAnimationFrame(() => apply(editsInMotion ?? edits));
     };

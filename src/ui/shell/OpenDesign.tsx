@@ -9,7 +9,7 @@ import { AllGroups } from './AllGroups';
 import { FaultBoundary } from './FaultBoundary';
 import { Header } from './Header';
 import { InputsDrawer } from './InputsDrawer';
-import { PacedProvider } from './PacedProvider';
+import { DrawnBeside, PacedProvider } from './PacedProvider';
 import { StageTask } from './StageTask';
 import { StageList } from './StageList';
 
@@ -55,7 +55,9 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
           data-testid="sheet"
         >
           <FaultBoundary place={`The drawing of ${stage.title}`}>
-            <StageSheet stage={stage} />
+            <DrawnBeside place="sheet">
+              <StageSheet stage={stage} />
+            </DrawnBeside>
           </FaultBoundary>
         </main>
         <PacedProvider>
@@ -73,7 +75,9 @@ export const OpenDesign = memo(function OpenDesign({ id, stage, notice }: OpenDe
         </PacedProvider>
       </FaultBoundary>
       <FaultBoundary place="The balance beam">
-        <BalanceBeam />
+        <DrawnBeside place="beam">
+          <BalanceBeam />
+        </DrawnBeside>
       </FaultBoundary>
     </div>
   );

@@ -1,61 +1,49 @@
-import { type ReactNode, useEffect, useMemo } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useMemo } from 'react';
 import { Provider } from 'react-redux';
-import { useAppStore } from '@/store/hooks';
-import type { AppStore, RootState } from '@/store/store';
+import type { Design } from '@/core/2-document/schema/design';
+import { useAppSelector, useAppStore } from '@/store/hooks';
+import { drawingPace, numbersPace, pacedStore } from './pacedStore';
 
-/** While something is dragged, what stands beside the drawing follows at most so often [ms]. */
-const PACE = 300;
-/** Nor does it take more than that share of the time: a slow machine draws it less often. */
-const SHARE = 1 / 12;
-
-/**
- * A view of the store that lags a little during a drag: numbers beside the
- * drawing need not follow every frame, and the drawing then keeps its frames.
- */
-function pacedStore(store: Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>) {
-  let seen: RootState = store.getState();
-  let timer: ReturnType<typeof setTimeout> | null = null;
-  /** How long it took to follow the last time [ms]. */
-  let took = 0;
-  const listeners = new Set<() => void>();
-  const catchUp = () => {
-    if (timer !== null) clearTimeout(timer);
-    timer = null;
-    seen = store.getState();
-    const begun = performance.now();
-    for (const listener of Array.from(listeners)) listener();
-    // What listens is drawn in a task of its own that waits already.
-    queueMicrotask(() => (took = performance.now() - begun));
-  };
-  const follow = () => {
-    if (!store.getState().session.dragging) catchUp();
-    else timer ??= setTimeout(catchUp, Math.max(PACE, took / SHARE));
-  };
-  return {
-    store: {
-      ...store,
-      getState: () => seen,
-      subscribe: (listener: () => void) => {
-        listeners.add(listener);
-        return () => void listeners.delete(listener);
-      },
-    },
-    /** Follows until the answer is called. */
-    start: () => {
-      const stop = store.subscribe(follow);
-      follow();
-      return () => {
-        stop();
-        if (timer !== null) clearTimeout(timer);
-        timer = null;
-      };
-    },
-  };
+interface PacedProviderProps {
+  readonly children: ReactNode;
 }
 
-export function PacedProvider({ children }: { readonly children: ReactNode }) {
+/** Numbers beside a drawing: while something is dragged they follow three times a second. */
+export function PacedProvider({ children }: PacedProviderProps) {
   const store = useAppStore();
-  const paced = useMemo(() => pacedStore(store), [store]);
+  const paced = useMemo(() => pacedStore(store, numbersPace(store)), [store]);
   useEffect(() => paced.start(), [paced]);
-  return <Provider store={paced.store as AppStore}>{children}</Provider>;
+  return <Provider store={paced.store}>{children}</Provider>;
 }
+
+const Places = createContext<readonly string[]>([]);
+
+/** The drawings that a handle lies in, from the outside inwards. */
+export const usePlaces = () => useContext(Places);
+
+interface DrawnBesideProps {
+  /** Its name, by which a handle in it is known to lie there. */
+  readonly place: string;
+  /** What is drawn, or how the open design is drawn as it is known there. */
+  readonly children: ReactNode | ((design: Design) => ReactNode);
+}
+
+/** A drawing that follows later than the one in hand on a machine that is late. */
+export function DrawnBeside({ place, children }: DrawnBesideProps) {
+  const store = useAppStore();
+  const outer = usePlaces();
+  const places = useMemo(() => [...outer, place], [outer, place]);
+  const paced = useMemo(() => pacedStore(store, drawingPace(store, place)), [store, place]);
+  useEffect(() => paced.start(), [paced]);
+  return (
+    <Places value={places}>
+      <Provider store={paced.store}>
+        {typeof children === 'function' ? <OpenDesignAs drawn={children} /> : children}
+      </Provider>
+    </Places>
+  );
+}
+
+/** Such drawings are shown only while a design is open. */
+const OpenDesignAs = ({ drawn }: { readonly drawn: (design: Design) => ReactNode }) =>
+  drawn(useAppSelector((state) => state.document.present!));

@@ -1,15 +1,11 @@
-import { useMemo, useState } from 'react';
-import { degreesFromRadians, millimetresFromMetres } from '@/core/1-base/units/convert';
+import { memo, useMemo, useState } from 'react';
+import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import { field, type FieldChange } from '@/core/2-document/edit/field';
 import type { Design } from '@/core/2-document/schema/design';
 import { isLifting } from '@/core/2-document/schema/roles';
-import { placeAll, type PlacedSurface } from '@/core/3-shape/geometry/layout';
-import type { Path } from '@/core/3-shape/outline/path';
-import { mirrored } from '@/core/3-shape/outline/path';
-import { bodyPlan, hingeLines, planOutline, rodLines } from '@/core/3-shape/outline/views';
+import { placeAll } from '@/core/3-shape/geometry/layout';
 import { setFields } from '@/store/edit';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { decimal, formatLength } from '@/words/formatQuantity';
 import { Dimension } from '../drawing/Dimension';
 import { DimensionEntry } from '../drawing/DimensionEntry';
 import { FindingMark, usePointedAt } from '../drawing/FindingMark';
@@ -20,13 +16,13 @@ import { useGhostDesign } from '../drawing/useGhostDesign';
 import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark } from '../marks/marks';
-import { HiddenTable } from '../sheet/HiddenTable';
+import { DrawnBeside } from '../shell/PacedProvider';
 import { Paper } from '../sheet/Paper';
-import { valueAt } from '../sheet/scale';
-import { SpanStrip } from '../sheet/SpanStrip';
 import { TallUnderTools } from '../sheet/Tall';
+import { SpanStrips, SpanTable, StallMarks } from './AlongSpan';
 import { SPAN_LEAST, type SpanFrame, spanFrame, spanReach } from './spanFrame';
-import { shownSurface, type SpanCurves, spanCurves, stallingStretches, stretchOutline } from './spanCurves';
+import { shownSurface } from './spanCurves';
+import { GhostPlan, SpanPlan } from './SpanPlan';
 
 interface SpanSheetProps {
   readonly design: Design;
@@ -54,9 +50,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
   const ghost = useGhostDesign();
   const pointed = usePointedAt();
   const [at, setAt] = useState<number | null>(null);
-  const curves = useMemo(() => shown && spanCurves(design, shown, analysis), [design, shown, analysis]);
-  const front = useMemo(() => (shown ? dihedralHandles(shown.source) : []), [shown]);
-  if (!shown || !curves)
+  if (!shown)
     return (
       <div ref={ref} className="p-6 text-faint">
         Nothing with a span is drawn yet: start in the brief.
@@ -112,7 +106,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
                 />
               );
             })}
-            <SpanTable curves={curves} name={wing} />
+            <SpanTable design={design} shown={shown} name={wing} />
           </>
         )
       }
@@ -124,7 +118,6 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         <SpanPlan design={design} placed={placed} frame={frame} />
         {ghost && <GhostPlan design={ghost} frame={frame} />}
       </g>
-      {analysis && <StallMarks frame={frame} surface={shown} />}
       {analysis?.pitch.neutralPoint != null && (
         <NeutralMark x={u(0)} y={v(millimetresFromMetres(analysis.pitch.neutralPoint))} />
       )}
@@ -132,7 +125,10 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
       {pointed && v(pointed.x) < plan.top + plan.height + 20 && v(pointed.x) > plan.top - 20 && (
         <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
       )}
-      <SpanStrips frame={frame} curves={curves} at={place} />
+      <DrawnBeside place="strips">
+        <StallMarks frame={frame} chosen={chosen} />
+        <SpanStrips frame={frame} chosen={chosen} at={place} />
+      </DrawnBeside>
       {at !== null && (
         <path
           d={`M${u(at)} ${plan.top} V${frame.strips.reynolds.top + frame.strips.reynolds.height}`}
@@ -145,7 +141,9 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         from={[u(0), plan.top + plan.height + 16]}
         to={[u(millimetresFromMetres(tip.y)), plan.top + plan.height + 16]}
       />
-      <FromAhead design={design} placed={placed} frame={frame} handles={front} />
+      <DrawnBeside place="from ahead">
+        {(beside) => <FromAhead design={beside} chosen={chosen} frame={frame} />}
+      </DrawnBeside>
       {handles
         .filter(({ view }) => view === 'plan')
         .map((handle) => (
@@ -161,174 +159,16 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
   );
 }
 
-interface SpanPlanProps {
+interface FromAheadProps {
   readonly design: Design;
-  readonly placed: readonly PlacedSurface[];
+  readonly chosen: string | null;
   readonly frame: SpanFrame;
 }
 
-function SpanPlan({ design, placed, frame: { u, path: d, plan } }: SpanPlanProps) {
-  const both = (path: Path) => [d(path), d(mirrored(path))];
-  return (
-    <g aria-hidden="true" fill="var(--color-sheet)" stroke="var(--color-graphite)" strokeWidth={1.3}>
-      <path
-        d={`M${u(0)} ${plan.top - 6} V${plan.top + plan.height + 6}`}
-        stroke="var(--color-rule)"
-        strokeDasharray="14 4 3 4"
-      />
-      {design.bodies.map((body) =>
-        (body.mirrored ? both(bodyPlan(body)) : [d(bodyPlan(body))]).map((outline, index) => (
-          <path key={`${body.id}${index}`} d={outline} />
-        )),
-      )}
-      {placed.map((surface) => {
-        const outline = planOutline(surface);
-        if (!outline) return null;
-        return (
-          <g key={surface.id} data-part={`surface ${surface.id}`}>
-            {both(outline).map((half, index) => (
-              <path key={index} d={half} fillOpacity={0.82} />
-            ))}
-            {hingeLines(surface, 'plan')
-              .flatMap(both)
-              .map((line, index) => (
-                <path key={`h${index}`} d={line} fill="none" strokeWidth={1} />
-              ))}
-            {rodLines(surface)
-              .flatMap(({ path }) => both(path))
-              .map((line, index) => (
-                <path key={`r${index}`} d={line} fill="none" stroke="var(--color-rule)" strokeWidth={2} />
-              ))}
-          </g>
-        );
-      })}
-    </g>
-  );
-}
-
-/** Another state, dashed. */
-function GhostPlan({ design, frame: { path: d } }: { readonly design: Design; readonly frame: SpanFrame }) {
+const FromAhead = memo(function FromAhead({ design, chosen, frame: { u, scale, width, front } }: FromAheadProps) {
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
-  return (
-    <g
-      aria-hidden="true"
-      data-testid="ghost"
-      fill="none"
-      stroke="var(--color-balance)"
-      strokeWidth={1.3}
-      strokeDasharray="6 4"
-    >
-      {placed.flatMap((surface) => {
-        const outline = planOutline(surface);
-        return outline
-          ? [outline, mirrored(outline)].map((half, index) => <path key={`${surface.id}${index}`} d={d(half)} />)
-          : [];
-      })}
-    </g>
-  );
-}
-
-/** Where little lift is left when the stall starts, and where it starts. */
-function StallMarks({ frame: { u, v }, surface }: { readonly frame: SpanFrame; readonly surface: PlacedSurface }) {
-  const analysis = useAppSelector((state) => state.analysis.current);
-  const stretches = useMemo(() => (analysis ? stallingStretches(analysis, surface) : []), [analysis, surface]);
-  const first = stretches.find(({ isFirst }) => isFirst);
-  return (
-    <g aria-hidden="true" data-testid="stall-marks">
-      {stretches.flatMap((stretch) =>
-        [1, -1].map((side) => (
-          <path
-            key={`${stretch.from}${stretch.isFirst}${side}`}
-            d={`M${stretchOutline(surface, stretch)
-              .map(([x, y]) => `${u(side * y)} ${v(x)}`)
-              .join('L')}Z`}
-            fill="var(--color-caution)"
-            fillOpacity={stretch.isFirst ? 0.3 : 0.2}
-          />
-        )),
-      )}
-      {first &&
-        [1, -1].map((side) => {
-          const outline = stretchOutline(surface, first);
-          const [, , [x0, y0], [x1, y1]] = outline as readonly [unknown, unknown, [number, number], [number, number]];
-          const [x, y] = [u((side * (y0 + y1)) / 2), v((x0 + x1) / 2)];
-          return (
-            <g key={side}>
-              <path d={`M${x} ${y + 3} l-6 10 h12 Z`} fill="var(--color-caution)" />
-              {side === 1 && (
-                <text x={x + 9} y={y + 14} fontSize={12} fill="var(--color-caution)">
-                  stalls first
-                </text>
-              )}
-            </g>
-          );
-        })}
-    </g>
-  );
-}
-
-interface SpanStripsProps {
-  readonly frame: SpanFrame;
-  readonly curves: SpanCurves;
-  readonly at: number;
-}
-
-const twoPlaces = (value: number) => decimal(value, 2);
-const inDegrees = (value: number) => `${decimal(degreesFromRadians(value), 1)}°`;
-const THOUSAND = 1e3;
-const inThousands = (value: number) => `${decimal(value / THOUSAND, 0)} 000`;
-
-function SpanStrips({ frame: { u, left, right, strips }, curves, at }: SpanStripsProps) {
-  const units = useAppSelector((state) => state.settings.units);
-  const { lift, chord, angle, reynolds } = curves;
-  const common = { u, left, right, at };
-  return (
-    <g data-testid="span-strips">
-      <SpanStrip
-        {...common}
-        {...strips.lift}
-        name="local lift c_l"
-        format={twoPlaces}
-        fromNought
-        curves={[
-          { name: 'can carry', places: lift.limit, look: 'dotted' },
-          { name: 'at the stall', places: lift.atStall, look: 'strong' },
-          { name: 'at cruise', places: lift.atCruise, look: 'plain' },
-        ]}
-      />
-      <SpanStrip
-        {...common}
-        {...strips.chord}
-        name="chord"
-        format={(value) => formatLength(millimetresFromMetres(value), units, 0)}
-        fromNought
-        curves={[{ name: '', places: chord, look: 'plain' }]}
-      />
-      <SpanStrip
-        {...common}
-        {...strips.angle}
-        name="angle, twist"
-        format={inDegrees}
-        curves={[{ name: '', places: angle, look: 'plain' }]}
-      />
-      <SpanStrip
-        {...common}
-        {...strips.reynolds}
-        name="Reynolds"
-        format={inThousands}
-        fromNought
-        curves={[{ name: '', places: reynolds, look: 'plain' }]}
-      />
-    </g>
-  );
-}
-
-interface FromAheadProps extends SpanPlanProps {
-  readonly handles: readonly Handle[];
-}
-
-function FromAhead({ design, placed, frame: { u, scale, width, front }, handles }: FromAheadProps) {
-  const lifting = placed.filter(isLifting);
+  const lifting = useMemo(() => placed.filter(isLifting), [placed]);
+  const shown = shownSurface(placed, chosen);
   return (
     <>
       <clipPath id="span-front">
@@ -337,48 +177,16 @@ function FromAhead({ design, placed, frame: { u, scale, width, front }, handles 
       <g clipPath="url(#span-front)" data-testid="from-ahead">
         <FrontGeometry design={design} placed={lifting} u={u} v={front.v} scale={scale} />
       </g>
-      {handles.map((handle) => (
-        <HandleMark
-          key={handle.id}
-          handle={handle}
-          x={u(handle.at[0])}
-          y={front.v(handle.at[1])}
-          perPixel={1 / scale}
-        />
-      ))}
+      {shown &&
+        dihedralHandles(shown.source).map((handle) => (
+          <HandleMark
+            key={handle.id}
+            handle={handle}
+            x={u(handle.at[0])}
+            y={front.v(handle.at[1])}
+            perPixel={1 / scale}
+          />
+        ))}
     </>
   );
-}
-
-/** The strips as numbers, for those who hear them: at each tenth of the half span. */
-function SpanTable({
-  curves: { lift, chord, angle, reynolds },
-  name,
-}: {
-  readonly curves: SpanCurves;
-  readonly name: string;
-}) {
-  const units = useAppSelector((state) => state.settings.units);
-  const tip = chord.at(-1)![0];
-  const shown = (value: number | null, format: (value: number) => string) => (value === null ? '–' : format(value));
-  return (
-    <HiddenTable
-      caption={`${name} along the half span`}
-      columns={['From the middle', 'Can carry', 'At the stall', 'At cruise', 'Chord', 'Angle', 'Reynolds number']}
-      rows={() =>
-        [0, 0.2, 0.4, 0.6, 0.8, 1].map((share) => {
-          const y = share * tip;
-          return [
-            formatLength(y, units, 0),
-            shown(valueAt(lift.limit, y), twoPlaces),
-            shown(valueAt(lift.atStall, y), twoPlaces),
-            shown(valueAt(lift.atCruise, y), twoPlaces),
-            shown(valueAt(chord, y), (value) => formatLength(millimetresFromMetres(value), units, 0)),
-            shown(valueAt(angle, y), inDegrees),
-            shown(valueAt(reynolds, y), inThousands),
-          ];
-        })
-      }
-    />
-  );
-}
+});

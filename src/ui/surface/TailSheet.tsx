@@ -3,6 +3,7 @@ import type { Handle } from '../drawing/handles';
 import { PlanAndSide } from '../drawing/PlanAndSide';
 import { useGhostDesign } from '../drawing/useGhostDesign';
 import { FITTED } from '../drawing/useZoom';
+import { DrawnBeside } from '../shell/PacedProvider';
 import { TailMap } from './TailMap';
 
 interface TailSheetProps {
@@ -11,9 +12,8 @@ interface TailSheetProps {
   readonly chosen: string | null;
 }
 
-/** The map of the chosen tail, and the aircraft beside it as it then is. */
+/** The map of the chosen tail, and the aircraft beside it. */
 export function TailSheet({ design, chosen }: TailSheetProps) {
-  const ghost = useGhostDesign();
   const surface = design.surfaces.find(({ id }) => id === chosen);
   if (!surface)
     return (
@@ -27,8 +27,14 @@ export function TailSheet({ design, chosen }: TailSheetProps) {
         <TailMap key={surface.id} design={design} surface={surface} />
       </div>
       <div className="w-[34%] max-w-[320px] border-l border-soft pt-9 small:hidden">
-        <PlanAndSide design={design} handles={[]} whole zoom={FITTED} ghost={ghost} dimensioned={null} />
+        <DrawnBeside place="tail plan">{(beside) => <AircraftBeside design={beside} />}</DrawnBeside>
       </div>
     </div>
   );
+}
+
+/** The aircraft as it then is. */
+function AircraftBeside({ design }: { readonly design: Design }) {
+  const ghost = useGhostDesign();
+  return <PlanAndSide design={design} handles={[]} whole zoom={FITTED} ghost={ghost} dimensioned={null} />;
 }

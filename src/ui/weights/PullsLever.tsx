@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { extentsOf } from '@/core/3-shape/outline/extents';
@@ -12,7 +12,7 @@ const SIDE = 46;
 const FOOT = 24;
 
 /** Every part as a weight on the lever, over the point about which they pull. */
-export function PullsLever({ design }: { readonly design: Design }) {
+export const PullsLever = memo(function PullsLever({ design }: { readonly design: Design }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const { xMin, xMax } = useHeld(useMemo(() => extentsOf(design, placed), [design, placed]));
@@ -33,4 +33,4 @@ export function PullsLever({ design }: { readonly design: Design }) {
       <LeverTable design={design} />
     </div>
   );
-}
+});

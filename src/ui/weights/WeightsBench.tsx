@@ -1,7 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 import { Drawing } from '../drawing/Drawing';
 import type { Handle } from '../drawing/handles';
-import { PacedProvider } from '../shell/PacedProvider';
+import { DrawnBeside, PacedProvider } from '../shell/PacedProvider';
 import { useScreen } from '../shell/useScreen';
 import { PullsLever } from './PullsLever';
 import { WeightsTable } from './WeightsTable';
@@ -15,7 +15,7 @@ export function WeightsBench({ design, handles }: { readonly design: Design; rea
       <div className="h-[38%] min-h-40 shrink-0 print:h-[60mm]">
         <Drawing design={design} handles={handles} sideOnly />
       </div>
-      <PullsLever design={design} />
+      <DrawnBeside place="lever">{(beside) => <PullsLever design={beside} />}</DrawnBeside>
       <div className="min-h-0 flex-1 border-t border-rule contain-strict will-change-transform">
         <PacedProvider>
           <WeightsTable />

@@ -34,8 +34,18 @@ export interface PlacedSurface {
   readonly source: Surface;
 }
 
-/** Lays a surface out in space: millimetres and degrees in, metres and radians out. */
+const known = new WeakMap<Surface, PlacedSurface>();
+
+/** Lays a surface out in space: millimetres and degrees in, metres and radians out; of the same surface it is the same. */
 export function placeSurface(surface: Surface): PlacedSurface {
+  const before = known.get(surface);
+  if (before) return before;
+  const placed = laidOut(surface);
+  known.set(surface, placed);
+  return placed;
+}
+
+function laidOut(surface: Surface): PlacedSurface {
   const [rootX, rootY, rootZ] = vectorFromPoint(surface.position);
   const stations: PlacedStation[] = [];
   const panelDihedrals: Radians[] = [];

@@ -144,3 +144,10 @@ describe('projection and reference', () => {
     expect(vee.vertical).toBeCloseTo((0.04 * Math.SQRT1_2 * 0.575) / (0.2 * 1), 12);
   });
 });
+
+test('a surface is laid out once, and anew when it is another, whatever its name', () => {
+  const one = surface(trapezoid(500, 200));
+  expect(placeSurface(one)).toBe(placeSurface(one));
+  const moved = { ...one, position: { ...one.position, x: one.position.x + 100 } };
+  expect(placeSurface(moved).stations[0]!.x - placeSurface(one).stations[0]!.x).toBeCloseTo(0.1, 12);
+});
