@@ -122,9 +122,9 @@ test('while frames come late a drawing beside the one in hand follows after othe
   await tell({ count: 1 });
   expectShown(1);
   await tell({ count: 2 });
-  await wait(100);
+  await wait(70);
   expectShown(1);
-  await wait(30);
+  await wait(20);
   expectShown(2);
   await tell({ count: 3 });
   await tell({ count: 4, session: LET_GO });
