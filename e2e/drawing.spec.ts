@@ -100,3 +100,29 @@ test('a picture lies under the drawing, is brought to scale by two points, and s
   await page.getByRole('button', { name: 'Take sketch away' }).click();
   await expect(underlay).toHaveCount(0);
 });
+
+test('while a thing is held all that is drawn beside it follows, and the beam with its numbers', async ({ page }) => {
+  await openDesign(page, 'Lagoon Postman', 'Wing');
+  const shapes = (place: string) =>
+    page.locator(`${place} path`).evaluateAll((paths) => paths.map((path) => path.getAttribute('d')).join());
+  const places = ['[data-testid="span-strips"]', '[data-testid="from-ahead"]', '[data-testid="beam"]'];
+  const before = await Promise.all(places.map(shapes));
+  const { x, y, width, height } = (await page.getByRole('slider', { name: 'Wing tip', exact: true }).boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2 - 60, y + height / 2, { steps: 6 });
+  for (const [index, place] of places.entries()) await expect.poll(() => shapes(place)).not.toBe(before[index]);
+  await page.mouse.up();
+  // The pack on the beam is held, and the sheet above follows.
+  await page.getByRole('link', { name: 'Weights' }).click();
+  const pack = page.locator('[data-handle="pack-place"]');
+  const placeOf = () => pack.getAttribute('transform');
+  await pack.waitFor();
+  const [sheet, onBeam] = [await placeOf(), page.locator('[data-handle="beam-pack-place"]')];
+  const box = (await onBeam.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
+  await expect.poll(placeOf).not.toBe(sheet);
+  await page.mouse.up();
+});
