@@ -118,6 +118,9 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         <SpanPlan design={design} placed={placed} frame={frame} />
         {ghost && <GhostPlan design={ghost} frame={frame} />}
       </g>
+      <DrawnBeside place="stall">
+        <StallMarks frame={frame} chosen={chosen} />
+      </DrawnBeside>
       {analysis?.pitch.neutralPoint != null && (
         <NeutralMark x={u(0)} y={v(millimetresFromMetres(analysis.pitch.neutralPoint))} />
       )}
@@ -126,7 +129,6 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
       )}
       <DrawnBeside place="strips">
-        <StallMarks frame={frame} chosen={chosen} />
         <SpanStrips frame={frame} chosen={chosen} at={place} />
       </DrawnBeside>
       {at !== null && (
