@@ -116,7 +116,7 @@ test('while a thing is held all that is drawn beside it follows, and the beam wi
   // The pack on the beam is held, and the sheet above follows.
   await page.getByRole('link', { name: 'Weights' }).click();
   const pack = page.locator('[data-handle="pack-place"]');
-  const placeOf = () => pack.getAttribute('transform');
+  const placeOf = () => pack.locator('circle').first().getAttribute('cx');
   await pack.waitFor();
   const [sheet, onBeam] = [await placeOf(), page.locator('[data-handle="beam-pack-place"]')];
   const box = (await onBeam.boundingBox())!;

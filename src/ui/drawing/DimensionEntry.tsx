@@ -24,7 +24,11 @@ export function DimensionEntry({ label, x, y, width, upright = false, value, onC
   const shared = (pixels: number) => `${(100 * pixels) / width}cqw`;
   const words = `${label} ${formatLength(value, units)}`;
   return (
-    <div className="absolute top-0 left-0" style={{ transform: `translate(${shared(x)}, ${shared(y)})` }}>
+    // Moved and typed over in a drag without laying out anything but itself.
+    <div
+      className="absolute top-0 left-0 contain-layout contain-size"
+      style={{ transform: `translate(${shared(x)}, ${shared(y)})` }}
+    >
       {editing ? (
         <div className="absolute z-10 w-32 -translate-x-1/2 -translate-y-1/2 border border-graphite bg-sheet p-1.5 shadow">
           <QuantityField

@@ -27,7 +27,10 @@ export function reaches(places: readonly (readonly [x: number, y: number])[]): n
 
 const CURSOR = { x: 'ew-resize', y: 'ns-resize', both: 'move' } as const;
 
-/** A grip on the geometry: drag it, or focus it and use the arrow keys. */
+/**
+ * A grip on the geometry: drag it, or focus it and use the arrow keys. Drawn
+ * where it lies, without a transform: browsers paint each of those by itself.
+ */
 export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMarkProps) {
   const { begin, nudge } = useDrag();
   const alongAxes = (of: Handle['edits']) => (dx: number, dy: number) =>
@@ -43,17 +46,16 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
       aria-valuetext={handle.valueText}
       aria-orientation={handle.axes === 'y' ? 'vertical' : 'horizontal'}
       data-handle={handle.id}
-      transform={`translate(${x} ${y})`}
       style={{ cursor: CURSOR[handle.axes], touchAction: 'none' }}
       onPointerDown={(event) => begin(event, { perPixel, edits, ...(editsInMotion ? { editsInMotion } : {}) })}
       onKeyDown={(event) => nudge(event, edits)}
     >
-      <circle r={reach} fill="transparent" />
-      <circle className="focus-ring" r={10} fill="none" stroke="transparent" strokeWidth={2} />
+      <circle cx={x} cy={y} r={reach} fill="transparent" />
+      <circle className="focus-ring" cx={x} cy={y} r={10} fill="none" stroke="transparent" strokeWidth={2} />
       {handle.axes === 'both' ? (
         <rect
-          x={-5}
-          y={-5}
+          x={x - 5}
+          y={y - 5}
           width={10}
           height={10}
           fill="var(--color-sheet)"
@@ -62,7 +64,11 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
         />
       ) : (
         <path
-          d={handle.axes === 'x' ? 'M-7 0 L-2 -5 V5 Z M7 0 L2 -5 V5 Z' : 'M0 -7 L-5 -2 H5 Z M0 7 L-5 2 H5 Z'}
+          d={
+            handle.axes === 'x'
+              ? `M${x - 7} ${y} l5 -5 v10 Z M${x + 7} ${y} l-5 -5 v10 Z`
+              : `M${x} ${y - 7} l-5 5 h10 Z M${x} ${y + 7} l-5 -5 h10 Z`
+          }
           fill="var(--color-sheet)"
           stroke="var(--color-balance)"
           strokeWidth={1.6}

@@ -4,6 +4,9 @@
  * them apart, not colour alone.
  */
 
+/** Of another state than the present one. */
+const FAINT = 0.4;
+
 interface MarkProps {
   readonly x: number;
   readonly y: number;
@@ -13,15 +16,15 @@ interface MarkProps {
 /** Where it balances: a plumb whose point touches (x, y). */
 export function BalanceMark({ x, y, faint = false }: MarkProps) {
   return (
-    <g transform={`translate(${x} ${y})`} opacity={faint ? 0.4 : 1} data-mark="balance">
+    <g strokeOpacity={faint ? FAINT : 1} data-mark="balance">
       <path
-        d="M0 0 L-6 -10 A6.5 6.5 0 1 1 6 -10 Z"
+        d={`M${x} ${y} l-6 -10 a6.5 6.5 0 1 1 12 0 Z`}
         fill={faint ? 'none' : 'var(--color-balance)'}
         stroke="var(--color-balance)"
         strokeWidth={1.5}
         strokeDasharray={faint ? '3 2' : undefined}
       />
-      {!faint && <path d="M-3 -13.5 H3" stroke="var(--color-sheet)" strokeWidth={1.5} />}
+      {!faint && <path d={`M${x - 3} ${y - 13.5} h6`} stroke="var(--color-sheet)" strokeWidth={1.5} />}
     </g>
   );
 }
@@ -29,15 +32,15 @@ export function BalanceMark({ x, y, faint = false }: MarkProps) {
 /** Neutral point: an open lozenge around (x, y). */
 export function NeutralMark({ x, y, faint = false }: MarkProps) {
   return (
-    <g transform={`translate(${x} ${y})`} opacity={faint ? 0.4 : 1} data-mark="neutral">
+    <g strokeOpacity={faint ? FAINT : 1} fillOpacity={faint ? FAINT : 1} data-mark="neutral">
       <path
-        d="M0 -8 L6 0 L0 8 L-6 0 Z"
+        d={`M${x} ${y - 8} l6 8 l-6 8 l-6 -8 Z`}
         fill="var(--color-sheet)"
         stroke="var(--color-graphite)"
         strokeWidth={1.6}
         strokeDasharray={faint ? '3 2' : undefined}
       />
-      <circle r={1.4} fill="var(--color-graphite)" />
+      <circle cx={x} cy={y} r={1.4} fill="var(--color-graphite)" />
     </g>
   );
 }

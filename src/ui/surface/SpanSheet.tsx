@@ -49,7 +49,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
   const frame = useMemo(() => spanFrame({ width, height, head, reach }), [width, height, head, reach]);
   const ghost = useGhostDesign();
   const pointed = usePointedAt();
-  const [at, setAt] = useState<number | null>(null);
+  const [pointedOut, setPointedOut] = useState<number | null>(null);
   if (!shown)
     return (
       <div ref={ref} className="p-6 text-faint">
@@ -58,12 +58,13 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
     );
   const { u, v, scale, plan } = frame;
   const tip = shown.stations.at(-1)!;
-  const place = at ?? 0;
+  // A wing that is cut shorter has nothing to read where the hand was.
+  const at = pointedOut !== null && pointedOut <= millimetresFromMetres(tip.y) ? pointedOut : null;
   const read = (event: React.PointerEvent<SVGSVGElement>) => {
     if (event.buttons !== 0) return;
     const box = event.currentTarget.getBoundingClientRect();
     const y = Math.abs(frame.yAt(event.clientX - box.left));
-    setAt(y <= millimetresFromMetres(tip.y) ? y : null);
+    setPointedOut(y);
   };
   const edit = (change: FieldChange[]) => dispatch(setFields(change));
   const length = shown.source.stations.at(-1)!.distanceFromRoot;
@@ -76,7 +77,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
       name={`${wing} of ${design.name} along its span, nose up`}
       caption={`${wing} along the span, nose up`}
       onPointerMove={read}
-      onPointerLeave={() => setAt(null)}
+      onPointerLeave={() => setPointedOut(null)}
       over={
         width > 0 && (
           <>
@@ -129,7 +130,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
       )}
       <DrawnBeside place="strips">
-        <SpanStrips frame={frame} chosen={chosen} at={place} />
+        <SpanStrips frame={frame} chosen={chosen} at={at ?? 0} />
       </DrawnBeside>
       {at !== null && (
         <path

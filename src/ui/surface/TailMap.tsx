@@ -192,7 +192,7 @@ function Schools({ surface, today, x, v, areas, box }: SchoolsProps) {
   // Their names stand among the inputs too; on a narrow map there is no room for them.
   const isNarrow = box.width < 300;
   return (
-    <g fontSize={12} transform={`translate(${x} 0)`} data-testid="schools-on-map">
+    <g fontSize={12} data-testid="schools-on-map">
       {shown.map(({ school, area }, index) => {
         const apart = Math.round((area! / today.area - 1) * 100);
         const y = v(areas.to(area!));
@@ -202,12 +202,12 @@ function Schools({ surface, today, x, v, areas, box }: SchoolsProps) {
           <g key={school}>
             {isOn && (
               <>
-                <path d={`M-4 ${y - 4} h8 v8 h-8 Z`} fill="var(--color-sheet)" stroke="var(--color-graphite)" />
-                <path d={`M${side * 5} ${y} L${side * 20} ${heights[index]!}`} stroke="var(--color-faint)" />
+                <path d={`M${x - 4} ${y - 4} h8 v8 h-8 Z`} fill="var(--color-sheet)" stroke="var(--color-graphite)" />
+                <path d={`M${x + side * 5} ${y} L${x + side * 20} ${heights[index]!}`} stroke="var(--color-faint)" />
               </>
             )}
             <text
-              x={side * 23}
+              x={x + side * 23}
               y={heights[index]! + 4}
               textAnchor={isLeft ? 'end' : 'start'}
               fill="var(--color-graphite)"
@@ -258,12 +258,7 @@ function Today({ design, surface, kind, today, u, v, across, areas, box, map }: 
   };
   return (
     <g>
-      <path
-        d="M0 -16 v32 M-16 0 h32"
-        transform={`translate(${x} ${y})`}
-        stroke="var(--color-balance)"
-        aria-hidden="true"
-      />
+      <path d={`M${x} ${y - 16} v32 M${x - 16} ${y} h32`} stroke="var(--color-balance)" aria-hidden="true" />
       <text
         x={box.left + box.width + RIGHT - 12}
         y={box.top - 22}
