@@ -1,4 +1,5 @@
 import type { ReactNode, Ref, SVGProps } from 'react';
+import { Ground } from './Ground';
 
 interface PaperProps extends Omit<SVGProps<SVGSVGElement>, 'ref' | 'role' | 'name'> {
   /** Measures the place the paper lies in; nothing is drawn before its size is known [px]. */
@@ -40,6 +41,7 @@ export function Paper({
           data-testid={testId}
           {...rest}
         >
+          <Ground />
           {caption && (
             <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
               {caption}

@@ -17,6 +17,7 @@ import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { BalanceMark, NeutralMark } from '../marks/marks';
 import { DrawnBeside } from '../shell/PacedProvider';
+import { Ground } from '../sheet/Ground';
 import { Paper } from '../sheet/Paper';
 import { TallUnderTools } from '../sheet/Tall';
 import { SpanStrips, SpanTable, StallMarks } from './AlongSpan';
@@ -116,9 +117,11 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
         <rect x={0} y={plan.top - 8} width={width} height={plan.height + 16} />
       </clipPath>
       <g clipPath="url(#span-plan)">
+        <Ground />
         <SpanPlan design={design} placed={placed} frame={frame} />
         {ghost && <GhostPlan design={ghost} frame={frame} />}
       </g>
+      <Ground />
       <DrawnBeside place="stall">
         <StallMarks frame={frame} chosen={chosen} />
       </DrawnBeside>
@@ -178,8 +181,10 @@ const FromAhead = memo(function FromAhead({ design, chosen, frame: { u, scale, w
         <rect x={0} y={front.top} width={width} height={front.height} />
       </clipPath>
       <g clipPath="url(#span-front)" data-testid="from-ahead">
+        <Ground />
         <FrontGeometry design={design} placed={lifting} u={u} v={front.v} scale={scale} />
       </g>
+      <Ground />
       {shown &&
         dihedralHandles(shown.source).map((handle) => (
           <HandleMark

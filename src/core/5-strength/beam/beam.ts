@@ -81,10 +81,10 @@ export function weighedMoments({ stretches }: Beam, weights: readonly Vector3[])
     const { from, to, along, aft, up, whole, twist } = stretches[index]!;
     outboard = plus(outboard, weights[index + 1]!);
     const [aboutAft, aboutUp] = [dot(outboard, aft), dot(outboard, up)];
-    const [byUp, byAft] = [curvatureOf(whole, 1, 0), curvatureOf(whole, 0, 1)];
+    const { gives } = whole;
     const at = COUNTED * index;
-    counts[at] = (to - from) * (byUp.up * aboutAft - byUp.aft * aboutUp);
-    counts[at + 1] = (to - from) * (byAft.up * aboutAft - byAft.aft * aboutUp);
+    counts[at] = (to - from) * (gives.up * aboutAft - gives.both * aboutUp);
+    counts[at + 1] = (to - from) * (gives.both * aboutAft - gives.aft * aboutUp);
     counts[at + 2] = twist > 0 ? ((to - from) * dot(outboard, along)) / twist : 0;
   }
   return counts;

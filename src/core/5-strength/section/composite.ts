@@ -40,6 +40,7 @@ export interface Composite {
   readonly upDown: number;
   readonly foreAft: number;
   readonly both: number;
+  readonly gives: Compliance;
   /** What the strain of every fibre is worked out from, `LIMITS` numbers of each. */
   readonly limits: Float64Array;
 }
@@ -78,7 +79,22 @@ export function composite(fibres: readonly Fibre[]): Composite {
     foreAft += fibre.pull * (fibre.x - x) ** 2 + fibre.own[1];
     both += fibre.pull * (fibre.x - x) * (fibre.z - z) + fibre.own[2];
   }
-  return { fibres, pull, x, z, upDown, foreAft, both, limits: limitsOf(fibres, x, z) };
+  const gives = complianceOf(upDown, foreAft, both);
+  return { fibres, pull, x, z, upDown, foreAft, both, gives, limits: limitsOf(fibres, x, z) };
+}
+
+/** Curvatures that a unit of each moment gives a section [1/(N·m²)]: that of `up` by the upward moment, that of `aft` by the rearward one, and of each by the other. */
+export interface Compliance {
+  readonly up: number;
+  readonly both: number;
+  readonly aft: number;
+}
+
+/** M_up = E I_zz κ_up + E I_xz κ_aft, M_aft = E I_xz κ_up + E I_xx κ_aft, the other way round; of what does not resist fore and aft, up and down only. */
+function complianceOf(upDown: number, foreAft: number, both: number): Compliance {
+  const determinant = upDown * foreAft - both ** 2;
+  if (!(determinant > 1e-12 * upDown * foreAft)) return { up: upDown > 0 ? 1 / upDown : 0, both: 0, aft: 0 };
+  return { up: foreAft / determinant, both: -both / determinant, aft: upDown / determinant };
 }
 
 /** Curvatures of a section: w'' up and down, u'' fore and aft [1/m]. */
@@ -87,15 +103,11 @@ export interface Curvature {
   readonly aft: number;
 }
 
-/**
- * Curvatures under moments [N·m]: `up` presses the upper side, `aft` the rear.
- * M_up = E I_zz κ_up + E I_xz κ_aft, M_aft = E I_xz κ_up + E I_xx κ_aft.
- */
-export function curvatureOf({ upDown, foreAft, both }: Composite, up: number, aft: number): Curvature {
-  const determinant = upDown * foreAft - both ** 2;
-  if (!(determinant > 1e-12 * upDown * foreAft)) return { up: upDown > 0 ? up / upDown : 0, aft: 0 };
-  return { up: (foreAft * up - both * aft) / determinant, aft: (upDown * aft - both * up) / determinant };
-}
+/** Curvatures under moments [N·m]: `up` presses the upper side, `aft` the rear. */
+export const curvatureOf = ({ gives }: Composite, up: number, aft: number): Curvature => ({
+  up: gives.up * up + gives.both * aft,
+  aft: gives.both * up + gives.aft * aft,
+});
 
 /** How much of what it bears the hardest worked fibre bears, and which it is. */
 export interface Utilisation {
