@@ -21,6 +21,7 @@ import { useHeld } from '../drawing/useHeld';
 import { IconButton } from '../shell/buttons';
 import { PacedProvider } from '../shell/PacedProvider';
 import { Say } from '../numbers/Say';
+import { Picture } from '../sheet/Picture';
 
 const SIDE = 24;
 const BEAM = 62;
@@ -86,14 +87,7 @@ export function BalanceBeam() {
       />
       <div className={`min-w-0 flex-1 low:hidden phone:hidden ${isWhole ? '' : 'hidden'}`} ref={ref}>
         {width > 0 && (
-          <svg
-            viewBox={`0 0 ${width} ${height}`}
-            width={width}
-            height={height}
-            role="group"
-            aria-label="Balance beam, nose to the left"
-            data-testid="beam"
-          >
+          <Picture width={width} height={height} role="group" name="Balance beam, nose to the left" testId="beam">
             <g aria-hidden="true">
               <path d={`M${beam.u(xMin)} ${BEAM} H${beam.u(xMax)}`} stroke="var(--color-graphite)" strokeWidth={2} />
               <Ticks beam={beam} />
@@ -101,7 +95,7 @@ export function BalanceBeam() {
             </g>
             <States u={beam.u} />
             <Sliders design={design} beam={beam} />
-          </svg>
+          </Picture>
         )}
       </div>
     </section>

@@ -16,17 +16,10 @@ export function usePointedAt(): PointedAt | null {
 /** A ring with four strokes around what a finding speaks of: ours in every view. */
 export function FindingMark({ x, y }: { readonly x: number; readonly y: number }) {
   return (
-    <g
-      transform={`translate(${x} ${y})`}
-      stroke="var(--color-stop)"
-      fill="none"
-      strokeWidth={2}
-      data-mark="finding"
-      aria-hidden="true"
-    >
-      <circle r={17} stroke="var(--color-paper)" strokeWidth={6} />
-      <circle r={17} />
-      <path d="M0 -25 v8 M0 25 v-8 M-25 0 h8 M25 0 h-8" />
+    <g stroke="var(--color-stop)" fill="none" strokeWidth={2} data-mark="finding" aria-hidden="true">
+      <circle cx={x} cy={y} r={17} stroke="var(--color-paper)" strokeWidth={6} />
+      <circle cx={x} cy={y} r={17} />
+      <path d={`M${x} ${y - 25} v8 m0 34 v8 M${x - 25} ${y} h8 m34 0 h8`} />
     </g>
   );
 }

@@ -7,6 +7,7 @@ import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { bodyPlan, bodySide, hingeLines, planOutline, rodLines, sideOutline } from '@/core/3-shape/outline/views';
 import type { PlanFrame } from './planFrame';
+import { turnedAbout } from '../sheet/turnedAbout';
 
 /** The datum line is named where there is room for it behind the tail [px]. */
 const DATUM_ROOM = 56;
@@ -62,16 +63,19 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
         {placed.map((surface) => (
           <SurfaceShape key={surface.id} surface={surface} frame={frame} steeper={steeper} />
         ))}
-        {design.propulsion.map(({ id, position, propellerDiameter, downThrust }) => (
-          <g key={id} transform={`rotate(${-downThrust} ${u(position.x)} ${side(position.z)})`}>
+        {design.propulsion.map(({ id, position, propellerDiameter, downThrust }) => {
+          const disc = turnedAbout(u(position.x), side(position.z), -downThrust);
+          const radius = (propellerDiameter / 2) * scale;
+          return (
             <path
-              d={`M${u(position.x)} ${side(position.z + propellerDiameter / 2)} V${side(position.z - propellerDiameter / 2)}`}
+              key={id}
+              d={`M${disc(0, -radius).join(' ')} L${disc(0, radius).join(' ')}`}
               strokeWidth={2.5}
               strokeLinecap="round"
               stroke="var(--color-faint)"
             />
-          </g>
-        ))}
+          );
+        })}
         {design.wheels.map(({ id, position, diameter }) => (
           <g key={id} fill="none">
             <circle
@@ -120,15 +124,17 @@ interface BodyShapeProps {
 
 /** It stays as it is while something in it is moved. */
 const BodyShape = memo(function BodyShape({ body, frame }: BodyShapeProps) {
-  const { plan, side, path, both, whole, sideOnly, centreLine, width, height } = frame;
+  const { plan, side, path, both, whole, sideOnly, centreLine, width } = frame;
   return (
     <g data-part={`body ${body.id}`}>
-      <clipPath id={`clip-${body.id}`}>
-        <rect x={0} y={0} width={width} height={whole ? height : Math.max(0, centreLine)} />
-      </clipPath>
+      {!whole && (
+        <clipPath id={`clip-${body.id}`}>
+          <rect x={0} y={0} width={width} height={Math.max(0, centreLine)} />
+        </clipPath>
+      )}
       {!sideOnly &&
         (body.mirrored ? both(bodyPlan(body)) : [bodyPlan(body)]).map((outline, index) => (
-          <path key={index} d={path(outline, plan)} clipPath={`url(#clip-${body.id})`} />
+          <path key={index} d={path(outline, plan)} clipPath={whole ? undefined : `url(#clip-${body.id})`} />
         ))}
       <path d={path(bodySide(body), side)} />
     </g>
@@ -169,7 +175,7 @@ const SurfaceShape = memo(function SurfaceShape({ surface, frame, steeper }: Sur
           key={`s${index}`}
           d={path(line, side)}
           strokeWidth={index === 0 ? 1.3 : 1}
-          opacity={index === 0 ? 1 : 0.6}
+          strokeOpacity={index === 0 ? 1 : 0.6}
         />
       ))}
       {!shape &&

@@ -8,6 +8,7 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { spanOf } from '../sheet/scale';
 import { spacedLabels } from '../sheet/spacedLabels';
+import { Picture } from '../sheet/Picture';
 
 const NAMES: Readonly<Record<Power, string>> = { off: 'power off', cruise: 'cruise power', full: 'full power' };
 interface Look {
@@ -106,12 +107,10 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
   );
   return (
     <>
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
+      <Picture
         width={width}
         height={height}
-        role="img"
-        aria-label={`Pitching moment over angle of attack: ${curves.map((curve) => `${NAMES[curve.power]} ${outcome(curve, units)}`).join(', ')}`}
+        name={`Pitching moment over angle of attack: ${curves.map((curve) => `${NAMES[curve.power]} ${outcome(curve, units)}`).join(', ')}`}
       >
         <PlotFrame box={box} x={x} y={y}>
           <rect
@@ -181,7 +180,7 @@ function MomentDrawing({ curves: { zeroLiftAlpha, stallAlpha, curves }, width, h
           ))}
         </PlotFrame>
         {isNarrow && <NamesBelow curves={curves} top={bottom + 52} />}
-      </svg>
+      </Picture>
       <HiddenTable
         caption="Pitching moment by power, control let go"
         columns={['Power', 'Without lift', 'At the stall', 'What it does']}

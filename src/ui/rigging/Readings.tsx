@@ -5,6 +5,7 @@ import { decimal } from '@/words/formatQuantity';
 import type { PlanFrame } from '../drawing/planFrame';
 import { spacedLabels } from '../sheet/spacedLabels';
 import { FACE_WORDS } from './faceWords';
+import { turnedAbout } from '../sheet/turnedAbout';
 
 interface ReadingsProps {
   readonly analysis: Analysis;
@@ -36,21 +37,15 @@ export function Readings({ analysis, placed, frame: { u, side, width }, steeper 
       {lines.map(({ line, surface, root }, index) => {
         const [x, y] = [middles[index]!, side(millimetresFromMetres(root.z))];
         const tilt = degreesFromRadians(surface.incidence) * steeper;
+        const laid = turnedAbout(x, y, tilt);
+        const corners = [laid(-SPIRIT, -11), laid(SPIRIT, -11), laid(SPIRIT, -3), laid(-SPIRIT, -3)];
+        const vial = `M${corners.map((corner) => corner.join(' ')).join(' L')} Z`;
+        const bubble = laid(Math.max(-9, Math.min(9, -tilt / 2)), -7);
         return (
           <g key={surface.id}>
             <path d={`M${places[index]!} ${TOP + 32} L${x} ${y - 14}`} stroke="var(--color-rule)" fill="none" />
-            <g transform={`translate(${x} ${y}) rotate(${tilt})`}>
-              <rect
-                x={-SPIRIT}
-                y={-11}
-                width={2 * SPIRIT}
-                height={8}
-                rx={2}
-                fill="var(--color-sheet)"
-                stroke="var(--color-balance)"
-              />
-              <circle cx={Math.max(-9, Math.min(9, -tilt / 2))} cy={-7} r={2.6} fill="var(--color-balance)" />
-            </g>
+            <path d={vial} fill="var(--color-sheet)" stroke="var(--color-balance)" strokeLinejoin="round" />
+            <circle cx={bubble[0]} cy={bubble[1]} r={2.6} fill="var(--color-balance)" />
             {wordsOf(line, surface.source.name || surface.id, isNarrow).map((words, row) => (
               <text
                 key={row}

@@ -9,6 +9,8 @@ import { HiddenTable } from '../sheet/HiddenTable';
 import { type Axis, type Box, PlotFrame, scalesOf } from '../sheet/PlotFrame';
 import { pathThrough, type Places, spanOf, valueAt } from '../sheet/scale';
 import { speedAxis } from '../sheet/unitAxes';
+import { Ground } from '../sheet/Ground';
+import { Picture } from '../sheet/Picture';
 import { type SpeedPolar, speedPolar, type Win, wins } from './speedPolar';
 
 interface SpeedPolarsProps {
@@ -70,12 +72,10 @@ function Polars({ now, beside, names, width, height }: PolarsProps) {
   const common = { now, beside, names, units, speeds };
   return (
     <>
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
+      <Picture
         width={width}
         height={height}
-        role="img"
-        aria-label={`Sink and drag over speed, ${names[0]}${beside ? ` beside ${names[1]}` : ''}`}
+        name={`Sink and drag over speed, ${names[0]}${beside ? ` beside ${names[1]}` : ''}`}
       >
         <Panel
           {...common}
@@ -92,7 +92,7 @@ function Polars({ now, beside, names, width, height }: PolarsProps) {
           shown={(value) => value}
         />
         <Names names={names} hasOther={beside !== null} y={height - 24} isStacked={isStacked} />
-      </svg>
+      </Picture>
       <HiddenTable
         caption="Sink and drag over speed"
         columns={['Speed', `Sink, ${names[0]}`, `Sink, ${names[1]}`, `Drag, ${names[0]}`, `Drag, ${names[1]}`]}
@@ -141,9 +141,11 @@ function Panel({ now, beside, names, of, name, box, units, speeds, shown }: Pane
         <rect x={box.left} y={box.top} width={box.width} height={box.height} />
       </clipPath>
       <g clipPath={`url(#polar-${of})`}>
+        <Ground />
         {beside && <path d={draw(beside[of])} fill="none" {...BESIDE} />}
         <path d={draw(now[of])} fill="none" {...NOW} />
       </g>
+      <Ground />
       {[now, beside].map(
         (polar, index) =>
           polar?.stall != null && (

@@ -1,5 +1,5 @@
 import type { ReactNode, Ref, SVGProps } from 'react';
-import { Ground } from './Ground';
+import { Picture } from './Picture';
 
 interface PaperProps extends Omit<SVGProps<SVGSVGElement>, 'ref' | 'role' | 'name'> {
   /** Measures the place the paper lies in; nothing is drawn before its size is known [px]. */
@@ -32,23 +32,14 @@ export function Paper({
   return (
     <div className="@container relative h-full min-h-0 w-full" ref={place}>
       {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          viewBox={`0 0 ${width} ${height}`}
-          role={role}
-          aria-label={name}
-          data-testid={testId}
-          {...rest}
-        >
-          <Ground />
+        <Picture {...{ width, height, name, role, testId }} {...rest}>
           {caption && (
             <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
               {caption}
             </text>
           )}
           {children}
-        </svg>
+        </Picture>
       )}
       {over}
     </div>

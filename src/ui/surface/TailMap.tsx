@@ -17,6 +17,7 @@ import { type Axis, type Box, scalesOf } from '../sheet/PlotFrame';
 import type { Scale } from '../sheet/scale';
 import { spacedLabels } from '../sheet/spacedLabels';
 import { areaAxis, lengthAxis, type UnitAxis } from '../sheet/unitAxes';
+import { Picture } from '../sheet/Picture';
 import { LINE_LOOKS, TailContours } from './TailContours';
 import { TailMapTable } from './TailMapTable';
 import { SCHOOL_NAMES } from './TailSchools';
@@ -110,13 +111,12 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
   const { minimumStaticMargin, maximumStaticMargin } = design.balance;
   return (
     <>
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
+      <Picture
         width={width}
         height={height}
         role="group"
-        aria-label={`Map of ${surface.name || surface.id}`}
-        data-testid="drawing"
+        name={`Map of ${surface.name || surface.id}`}
+        testId="drawing"
       >
         <TailContours
           {...{ map, across, areas, box, x, y, fin }}
@@ -128,7 +128,7 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
         )}
         <Today {...{ design, surface, kind, today, u, v, across, areas, box, map }} />
         <Legend fin={fin} top={height - 26} isNarrow={width < 450} design={design} />
-      </svg>
+      </Picture>
       {map.failure && (
         <p role="alert" className="absolute top-9 left-3 text-read text-stop">
           The map could not be filled: {map.failure}

@@ -6,6 +6,7 @@ import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { Lever, LeverTable } from '../lever/Lever';
 import { linear } from '../sheet/scale';
+import { Picture } from '../sheet/Picture';
 
 const SIDE = 46;
 /** Under the lever, for its fulcrum [px]. */
@@ -20,15 +21,9 @@ export const PullsLever = memo(function PullsLever({ design }: { readonly design
   return (
     <div className="h-[24%] min-h-0 shrink-0 print:h-[40mm] small:hidden" ref={ref}>
       {width > 0 && height > 90 && (
-        <svg
-          viewBox={`0 0 ${width} ${height}`}
-          width={width}
-          height={height}
-          role="img"
-          aria-label="Weights on a lever about the balance point"
-        >
+        <Picture width={width} height={height} name="Weights on a lever about the balance point">
           <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={4} beam={height - FOOT} />
-        </svg>
+        </Picture>
       )}
       <LeverTable design={design} />
     </div>
