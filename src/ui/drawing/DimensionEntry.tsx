@@ -26,8 +26,8 @@ const UPRIGHT = 'py-1 [writing-mode:sideways-lr] not-supports-[writing-mode:side
 export function DimensionEntry({ label, x, y, width, upright = false, value, onCommit }: DimensionEntryProps) {
   const units = useAppSelector((state) => state.settings.units);
   const [editing, setEditing] = useState(false);
-  // Of the width that the view has, so that it stays on its line where paper is narrower than the screen.
-  const shared = (pixels: number) => `${(100 * pixels) / width}cqw`;
+  // Of the width that the view has, which margins are parts of both ways: so that it stays on its line where paper is narrower than the screen.
+  const shared = (pixels: number) => `${(100 * pixels) / width}%`;
   const words = `${label} ${formatLength(value, units)}`;
   return (
     <div className={OVERLAY}>

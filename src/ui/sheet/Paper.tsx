@@ -30,7 +30,7 @@ export function Paper({
   ...rest
 }: PaperProps) {
   return (
-    <div className="@container relative h-full min-h-0 w-full" ref={place}>
+    <div className="relative h-full min-h-0 w-full" ref={place}>
       {width > 0 && (
         <Picture {...{ width, height, name, role, testId }} {...rest}>
           {caption && (

@@ -9,7 +9,9 @@ const QUERIES = {
 /** How the bench is laid out: `phone` with the picture on top, `low` in one row without the beam, `whole`. */
 export type Screen = keyof typeof QUERIES | 'whole';
 
-const lists = () => Object.values(QUERIES).map((query) => globalThis.matchMedia?.(query));
+/** Asked for once: a list follows the screen by itself. */
+let known: readonly (MediaQueryList | undefined)[] | null = null;
+const lists = () => (known ??= Object.values(QUERIES).map((query) => globalThis.matchMedia?.(query)));
 
 function follow(listener: () => void): () => void {
   const all = lists();

@@ -29,7 +29,11 @@ const STEP: Partial<Record<WingSize, number>> = { area: 0.5, aspectRatio: 0.1, l
 export function WingSizeFields({ design }: { readonly design: Design }) {
   const dispatch = useAppDispatch();
   const locked = useAppSelector((state) => state.session.locked);
-  const sizes = useMemo(() => wingSizesOf(design), [design]);
+  // Weighing it anew takes longer than drawing it: in a drag it weighs what it did at the last answer.
+  const known = useAppSelector(({ session, analysis }) =>
+    session.dragging ? (analysis.current?.mass.total ?? null) : null,
+  );
+  const sizes = useMemo(() => wingSizesOf(design, known), [design, known]);
   return (
     <Section title="Size">
       <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">

@@ -1,5 +1,6 @@
 import { isWing } from '@/core/2-document/schema/roles';
 import { kilogramsOverArea, say, type Words } from '@/core/1-base/words/phrase';
+import type { Kilograms } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import { placeAll } from '@/core/3-shape/geometry/layout';
 import { referenceOf } from '@/core/3-shape/geometry/planform';
@@ -30,11 +31,11 @@ const NAMES: Record<WingSize, string> = {
   loading: 'the wing loading',
 };
 
-/** Present sizes of a design; null where they cannot be said. */
-export function wingSizesOf(design: Design): WingSizeValues {
+/** Present sizes of a design; null where they cannot be said. @param known what it weighs, where that was worked out [kg] */
+export function wingSizesOf(design: Design, known: Kilograms | null = null): WingSizeValues {
   const placed = placeAll(design.surfaces);
   const reference = referenceOf(placed);
-  const mass = weigh(design, placed).properties?.total ?? null;
+  const mass = known ?? weigh(design, placed).properties?.total ?? null;
   return {
     span: reference?.span ?? null,
     area: reference?.area ?? null,
