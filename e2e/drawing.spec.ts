@@ -104,7 +104,9 @@ test('a picture lies under the drawing, is brought to scale by two points, and s
 test('while a thing is held all that is drawn beside it follows, and the beam with its numbers', async ({ page }) => {
   await openDesign(page, 'Lagoon Postman', 'Wing');
   const shapes = (place: string) =>
-    page.locator(`${place} path`).evaluateAll((paths) => paths.map((path) => path.getAttribute('d')).join());
+    page
+      .locator(`${place} :is(path, polyline, polygon)`)
+      .evaluateAll((lines) => lines.map((line) => line.getAttribute('d') ?? line.getAttribute('points')).join());
   const places = ['[data-testid="span-strips"]', '[data-testid="from-ahead"]', '[data-testid="beam"]'];
   const before = await Promise.all(places.map(shapes));
   const { x, y, width, height } = (await page.getByRole('slider', { name: 'Wing tip', exact: true }).boundingBox())!;
@@ -116,7 +118,7 @@ test('while a thing is held all that is drawn beside it follows, and the beam wi
   // The pack on the beam is held, and the sheet above follows.
   await page.getByRole('link', { name: 'Weights' }).click();
   const pack = page.locator('[data-handle="pack-place"]');
-  const placeOf = () => pack.locator('circle').first().getAttribute('cx');
+  const placeOf = () => pack.locator('polygon').first().getAttribute('points');
   await pack.waitFor();
   const [sheet, onBeam] = [await placeOf(), page.locator('[data-handle="beam-pack-place"]')];
   const box = (await onBeam.boundingBox())!;

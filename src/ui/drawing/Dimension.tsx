@@ -1,3 +1,5 @@
+import { Outline } from '../sheet/Outline';
+
 interface DimensionProps {
   readonly from: readonly [number, number];
   readonly to: readonly [number, number];
@@ -8,14 +10,11 @@ interface DimensionProps {
 export function Dimension({ from, to, text }: DimensionProps) {
   const upright = Math.abs(to[0] - from[0]) < Math.abs(to[1] - from[1]);
   const middle = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] as const;
-  const tick = (x: number, y: number) => `M${x - 4} ${y + 4} L${x + 4} ${y - 4}`;
+  // Drawn without lifting the pen: along each tick, to its middle, and on.
+  const tick = (x: number, y: number) => `${x - 4} ${y + 4} L${x + 4} ${y - 4} L${x} ${y}`;
   return (
     <g aria-hidden="true" fontSize={12} fill="var(--color-graphite)" stroke="none" data-testid="dimension">
-      <path
-        d={`M${from.join(' ')} L${to.join(' ')} ${tick(...from)} ${tick(...to)}`}
-        stroke="var(--color-faint)"
-        fill="none"
-      />
+      <Outline d={`M${tick(...from)} L${to.join(' ')} L${tick(...to)}`} stroke="var(--color-faint)" fill="none" />
       {text !== undefined && (
         <text
           x={middle[0]}

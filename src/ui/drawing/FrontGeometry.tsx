@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { millimetresFromMetres } from '@/core/1-base/units/convert';
 import type { Design } from '@/core/2-document/schema/design';
 import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
+import { Outline } from '../sheet/Outline';
 
 interface FrontGeometryProps {
   readonly design: Design;
@@ -33,7 +34,7 @@ export const FrontGeometry = memo(function FrontGeometry({ design, placed, u, v,
       })}
       {placed.flatMap((surface) =>
         (surface.mirrored ? [1, -1] : [1]).map((side) => (
-          <path
+          <Outline
             key={`${surface.id}${side}`}
             data-part={`surface ${surface.id}`}
             d={surface.stations

@@ -1,5 +1,6 @@
 import type { Handle } from './handles';
 import { useDrag } from './useDrag';
+import { around } from '../sheet/Outline';
 
 interface HandleMarkProps {
   readonly handle: Handle;
@@ -27,9 +28,36 @@ export function reaches(places: readonly (readonly [x: number, y: number])[]): n
 
 const CURSOR = { x: 'ew-resize', y: 'ns-resize', both: 'move' } as const;
 
+/** Two arrows on one stem. */
+const UP_AND_DOWN = [
+  [0, -7],
+  [5, -2],
+  [0, -2],
+  [0, 2],
+  [5, 2],
+  [0, 7],
+  [-5, 2],
+  [0, 2],
+  [0, -2],
+  [-5, -2],
+] as const;
+
+/** Corners of what is gripped, about its middle [px]. */
+const GRIPS: Readonly<Record<Handle['axes'], readonly (readonly [right: number, down: number])[]>> = {
+  both: [
+    [-5, -5],
+    [5, -5],
+    [5, 5],
+    [-5, 5],
+  ],
+  x: UP_AND_DOWN.map(([right, down]) => [down, right]),
+  y: UP_AND_DOWN,
+};
+
 /**
  * A grip on the geometry: drag it, or focus it and use the arrow keys. Drawn
- * where it lies, without a transform: browsers paint each of those by itself.
+ * where it lies, without a transform: browsers paint each of those by itself;
+ * and by its corners: circles and paths have their style worked out anew.
  */
 export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMarkProps) {
   const { begin, nudge } = useDrag();
@@ -50,30 +78,14 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
       onPointerDown={(event) => begin(event, { perPixel, edits, ...(editsInMotion ? { editsInMotion } : {}) })}
       onKeyDown={(event) => nudge(event, edits)}
     >
-      <circle cx={x} cy={y} r={reach} fill="transparent" />
-      <circle className="focus-ring" cx={x} cy={y} r={10} fill="none" stroke="transparent" strokeWidth={2} />
-      {handle.axes === 'both' ? (
-        <rect
-          x={x - 5}
-          y={y - 5}
-          width={10}
-          height={10}
-          fill="var(--color-sheet)"
-          stroke="var(--color-balance)"
-          strokeWidth={2}
-        />
-      ) : (
-        <path
-          d={
-            handle.axes === 'x'
-              ? `M${x - 7} ${y} l5 -5 v10 Z M${x + 7} ${y} l-5 -5 v10 Z`
-              : `M${x} ${y - 7} l-5 5 h10 Z M${x} ${y + 7} l-5 -5 h10 Z`
-          }
-          fill="var(--color-sheet)"
-          stroke="var(--color-balance)"
-          strokeWidth={1.6}
-        />
-      )}
+      <polygon points={around(x, y, reach, 12)} fill="transparent" />
+      <polygon className="focus-ring" points={around(x, y, 10, 32)} fill="none" stroke="transparent" strokeWidth={2} />
+      <polygon
+        points={GRIPS[handle.axes].map(([right, down]) => `${x + right},${y + down}`).join(' ')}
+        fill="var(--color-sheet)"
+        stroke="var(--color-balance)"
+        strokeWidth={handle.axes === 'both' ? 2 : 1.6}
+      />
       <title>{`${handle.label}: ${handle.valueText}`}</title>
     </g>
   );

@@ -8,6 +8,7 @@ import type { PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { bodyPlan, bodySide, hingeLines, planOutline, rodLines, sideOutline } from '@/core/3-shape/outline/views';
 import type { PlanFrame } from './planFrame';
 import { turnedAbout } from '../sheet/turnedAbout';
+import { Outline } from '../sheet/Outline';
 
 /** The datum line is named where there is room for it behind the tail [px]. */
 const DATUM_ROOM = 56;
@@ -67,7 +68,7 @@ export const PlanGeometry = memo(function PlanGeometry({ design, placed, frame, 
           const disc = turnedAbout(u(position.x), side(position.z), -downThrust);
           const radius = (propellerDiameter / 2) * scale;
           return (
-            <path
+            <Outline
               key={id}
               d={`M${disc(0, -radius).join(' ')} L${disc(0, radius).join(' ')}`}
               strokeWidth={2.5}
@@ -153,15 +154,15 @@ const SurfaceShape = memo(function SurfaceShape({ surface, frame, steeper }: Sur
   const outline = sideOnly ? null : shape;
   return (
     <g data-part={`surface ${surface.id}`}>
-      {outline && both(outline).map((half, index) => <path key={index} d={path(half, plan)} fillOpacity={0.82} />)}
+      {outline && both(outline).map((half, index) => <Outline key={index} d={path(half, plan)} fillOpacity={0.82} />)}
       {outline &&
         hingeLines(surface, 'plan')
           .flatMap(both)
-          .map((line, index) => <path key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
+          .map((line, index) => <Outline key={`h${index}`} d={path(line, plan)} fill="none" strokeWidth={1} />)}
       {outline &&
         rodLines(surface).flatMap((rod) =>
           both(rod.path).map((half, index) => (
-            <path
+            <Outline
               key={`${rod.id}${index}`}
               d={path(half, plan)}
               fill="none"
@@ -171,7 +172,7 @@ const SurfaceShape = memo(function SurfaceShape({ surface, frame, steeper }: Sur
           )),
         )}
       {sideOutline(surface, steeper).map((line, index) => (
-        <path
+        <Outline
           key={`s${index}`}
           d={path(line, side)}
           strokeWidth={index === 0 ? 1.3 : 1}
@@ -180,7 +181,7 @@ const SurfaceShape = memo(function SurfaceShape({ surface, frame, steeper }: Sur
       ))}
       {!shape &&
         hingeLines(surface, 'side').map((line, index) => (
-          <path key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
+          <Outline key={`v${index}`} d={path(line, side)} fill="none" strokeWidth={1} />
         ))}
     </g>
   );

@@ -6,6 +6,7 @@ import type { PlanFrame } from '../drawing/planFrame';
 import { spacedLabels } from '../sheet/spacedLabels';
 import { FACE_WORDS } from './faceWords';
 import { turnedAbout } from '../sheet/turnedAbout';
+import { Outline } from '../sheet/Outline';
 
 interface ReadingsProps {
   readonly analysis: Analysis;
@@ -43,8 +44,8 @@ export function Readings({ analysis, placed, frame: { u, side, width }, steeper 
         const bubble = laid(Math.max(-9, Math.min(9, -tilt / 2)), -7);
         return (
           <g key={surface.id}>
-            <path d={`M${places[index]!} ${TOP + 32} L${x} ${y - 14}`} stroke="var(--color-rule)" fill="none" />
-            <path d={vial} fill="var(--color-sheet)" stroke="var(--color-balance)" strokeLinejoin="round" />
+            <Outline d={`M${places[index]!} ${TOP + 32} L${x} ${y - 14}`} stroke="var(--color-rule)" fill="none" />
+            <Outline d={vial} fill="var(--color-sheet)" stroke="var(--color-balance)" strokeLinejoin="round" />
             <circle cx={bubble[0]} cy={bubble[1]} r={2.6} fill="var(--color-balance)" />
             {wordsOf(line, surface.source.name || surface.id, isNarrow).map((words, row) => (
               <text

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Typeset } from '../numbers/Typeset';
 import { linear, pathThrough, type Places, spanOf, valueAt } from './scale';
+import { Outline } from './Outline';
 
 export interface StripCurve {
   readonly name: string;
@@ -51,7 +52,7 @@ export function SpanStrip(props: SpanStripProps) {
       </text>
       {curves.map(({ name: of, places, look }) =>
         [1, -1].map((side) => (
-          <path
+          <Outline
             key={`${of}${side}`}
             d={pathThrough(places.map(([y, value]) => [u(side * y), v(value)]))}
             fill="none"

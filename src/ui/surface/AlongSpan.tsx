@@ -9,6 +9,7 @@ import { valueAt } from '../sheet/scale';
 import { SpanStrip } from '../sheet/SpanStrip';
 import { shownSurface, type SpanCurves, spanCurves, stallingStretches, stretchOutline } from './spanCurves';
 import type { SpanFrame } from './spanFrame';
+import { Outline } from '../sheet/Outline';
 
 /** The surface that is shown along its span, as it is now. */
 function useShownSurface(chosen: string | null): PlacedSurface | undefined {
@@ -42,7 +43,7 @@ export const StallMarks = memo(function StallMarks({ frame: { u, v }, chosen }: 
     <g aria-hidden="true" data-testid="stall-marks">
       {stretches.flatMap((stretch) =>
         [1, -1].map((side) => (
-          <path
+          <Outline
             key={`${stretch.from}${stretch.isFirst}${side}`}
             d={`M${stretchOutline(surface, stretch)
               .map(([x, y]) => `${u(side * y)} ${v(x)}`)
@@ -59,7 +60,7 @@ export const StallMarks = memo(function StallMarks({ frame: { u, v }, chosen }: 
           const [x, y] = [u((side * (y0 + y1)) / 2), v((x0 + x1) / 2)];
           return (
             <g key={side}>
-              <path d={`M${x} ${y + 3} l-6 10 h12 Z`} fill="var(--color-caution)" />
+              <Outline d={`M${x} ${y + 3} L${x - 6} ${y + 13} L${x + 6} ${y + 13} Z`} fill="var(--color-caution)" />
               {side === 1 && (
                 <text x={x + 9} y={y + 14} fontSize={12} fill="var(--color-caution)">
                   stalls first

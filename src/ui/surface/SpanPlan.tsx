@@ -5,6 +5,7 @@ import { placeAll, type PlacedSurface } from '@/core/3-shape/geometry/layout';
 import { mirrored, type Path } from '@/core/3-shape/outline/path';
 import { bodyPlan, hingeLines, planOutline, rodLines } from '@/core/3-shape/outline/views';
 import type { SpanFrame } from './spanFrame';
+import { Outline } from '../sheet/Outline';
 
 export interface SpanPlanProps {
   readonly design: Design;
@@ -39,7 +40,7 @@ export function SpanPlan({ design, placed, frame }: SpanPlanProps) {
 /** It stays as it is while a wing is moved. */
 const SpanBody = memo(function SpanBody({ body, frame }: { readonly body: Body; readonly frame: SpanFrame }) {
   const outlines = body.mirrored ? rightAndLeft(frame)(bodyPlan(body)) : [frame.path(bodyPlan(body))];
-  return outlines.map((outline, index) => <path key={index} d={outline} />);
+  return outlines.map((outline, index) => <Outline key={index} d={outline} />);
 });
 
 interface SpanSurfaceProps {
@@ -54,17 +55,17 @@ const SpanSurface = memo(function SpanSurface({ surface, frame }: SpanSurfacePro
   return (
     <g data-part={`surface ${surface.id}`}>
       {both(outline).map((half, index) => (
-        <path key={index} d={half} fillOpacity={0.82} />
+        <Outline key={index} d={half} fillOpacity={0.82} />
       ))}
       {hingeLines(surface, 'plan')
         .flatMap(both)
         .map((line, index) => (
-          <path key={`h${index}`} d={line} fill="none" strokeWidth={1} />
+          <Outline key={`h${index}`} d={line} fill="none" strokeWidth={1} />
         ))}
       {rodLines(surface)
         .flatMap(({ path }) => both(path))
         .map((line, index) => (
-          <path key={`r${index}`} d={line} fill="none" stroke="var(--color-rule)" strokeWidth={2} />
+          <Outline key={`r${index}`} d={line} fill="none" stroke="var(--color-rule)" strokeWidth={2} />
         ))}
     </g>
   );
