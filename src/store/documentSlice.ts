@@ -6,12 +6,20 @@ import type { Design } from '@/core/2-document/schema/design';
 /** Steps that can be undone. */
 export const HISTORY_LIMIT = 500;
 
-/** One step of the history: what changed, both ways. */
-interface HistoryStep extends Step {
-  readonly gesture: string | null;
-  /** The state before a gesture that may still go on. */
-  readonly from: Design | null;
+/** A gesture that may still go on: what it changed is worked out once it is over, not at each of its moves. */
+interface Gesture {
+  readonly gesture: string;
+  readonly from: Design;
+  readonly to: Design;
 }
+
+/** One step of the history: what changed, both ways. */
+type HistoryStep = Step | Gesture;
+
+const mayGoOn = (step: HistoryStep): step is Gesture => 'gesture' in step;
+
+/** A gesture that is over keeps its patches only. */
+const closed = (step: HistoryStep): Step => (mayGoOn(step) ? stepBetween(step.from, step.to) : step);
 
 export interface DocumentState {
   readonly present: Design | null;
@@ -57,14 +65,10 @@ function edited(state: DocumentState, { design, gesture = undefined }: DocumentE
   const { present, past } = state;
   if (present === null || design === present) return state;
   const last = past.at(-1);
-  const goesOn = gesture !== undefined && last?.gesture === gesture && last.from !== null;
-  const from = goesOn ? last.from! : present;
-  const step: HistoryStep = {
-    ...stepBetween(from, design),
-    gesture: gesture ?? null,
-    from: gesture === undefined ? null : from,
-  };
-  const before = goesOn ? past.slice(0, -1) : past.map(closed);
+  const goingOn = last && mayGoOn(last) && last.gesture === gesture ? last : null;
+  const step: HistoryStep =
+    gesture === undefined ? stepBetween(present, design) : { gesture, from: goingOn?.from ?? present, to: design };
+  const before = goingOn ? past.slice(0, -1) : past.map(closed);
   return {
     ...state,
     present: design,
@@ -98,33 +102,30 @@ function followed(state: DocumentState, design: Design): DocumentState {
   };
 }
 
-/** A gesture that is over keeps its patches only. */
-const closed = (step: HistoryStep): HistoryStep => (step.from === null ? step : { ...step, from: null });
-
 /** One step back or forward; steps whose place another tab has changed since are left out, and with them nothing of its work is lost. */
 function stepped(state: DocumentState, way: 'back' | 'forward'): DocumentState {
   const back = way === 'back';
   let { past, future } = state;
   const { present, isMixed } = state;
   for (;;) {
-    const step = back ? past.at(-1) : future.at(-1);
-    if (present === null || !step) return { ...state, past, future };
+    const last = back ? past.at(-1) : future.at(-1);
+    if (present === null || !last) return { ...state, past, future };
+    const step = closed(last);
     const rest = back ? { past: past.slice(0, -1), future } : { past, future: future.slice(0, -1) };
     const design = isMixed && !stillStands(present, step, way) ? null : checkedStep(present, step, { back, isMixed });
     ({ past, future } = rest);
     if (design === null) continue;
-    const moved = { ...step, gesture: null, from: null };
     return {
       present: design,
-      past: back ? past : [...past, moved],
-      future: back ? [...future, moved] : future,
+      past: back ? past : [...past, step],
+      future: back ? [...future, step] : future,
       isMixed,
       key: state.key + 1,
     };
   }
 }
 
-function checkedStep(present: Design, step: HistoryStep, { back, isMixed }: { back: boolean; isMixed: boolean }) {
+function checkedStep(present: Design, step: Step, { back, isMixed }: { back: boolean; isMixed: boolean }) {
   const design = back ? stepBack(present, step) : stepForward(present, step);
   if (!isMixed) return design;
   const checked = checkChange(present, design);

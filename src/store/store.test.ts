@@ -159,9 +159,18 @@ describe('editing', () => {
   test('history is patches: a long drag is one small step, and steps beyond the limit go', async () => {
     await openWithoutNumbers();
     for (let step = 0; step < 300; step++) set(1 + step / 1000, 'one drag');
-    const { past } = session.store.getState().document;
-    expect(past.length).toBe(1);
-    expect(past[0]!.patches).toEqual([{ op: 'replace', path: ['surfaces', 0, 'incidence'], value: 1.299 }]);
+    expect(session.store.getState().document.past.length).toBe(1);
+    session.store.dispatch(undone());
+    const { past, future } = session.store.getState().document;
+    expect(past).toEqual([]);
+    expect(future).toEqual([
+      {
+        patches: [{ op: 'replace', path: ['surfaces', 0, 'incidence'], value: 1.299 }],
+        inverse: [{ op: 'replace', path: ['surfaces', 0, 'incidence'], value: expect.any(Number) }],
+      },
+    ]);
+    session.store.dispatch(redone());
+    expect(incidence()).toBe(1.299);
     for (let step = 0; step < HISTORY_LIMIT + 20; step++) set(2 + step / 1000);
     expect(session.store.getState().document.past.length).toBe(HISTORY_LIMIT);
     for (let step = 0; step < HISTORY_LIMIT; step++) session.store.dispatch(undone());

@@ -8,7 +8,7 @@ interface PacedProviderProps {
   readonly children: ReactNode;
 }
 
-/** Numbers beside a drawing: while something is dragged they follow three times a second, or half as often while its frames come late. */
+/** Numbers beside a drawing: while something is dragged they follow three times a second, or about once while its frames come late. */
 export function PacedProvider({ children }: PacedProviderProps) {
   const store = useAppStore();
   const paced = useMemo(() => pacedStore(store, numbersPace(store)), [store]);

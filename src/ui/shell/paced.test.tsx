@@ -93,12 +93,12 @@ test('what takes long to draw follows less often, so that the drawing keeps its 
   expectShown(2);
 });
 
-test('numbers follow half as often once the frames of a drag come late', async () => {
+test('numbers follow about once a second when the frames of a drag come late', async () => {
   const { tell, wait, frames } = setUp({ cost: 1 });
   await wait(400);
   frames(60, 40);
   await tell({ count: 1 });
-  await wait(590);
+  await wait(890);
   expectShown(0);
   await wait(20);
   expectShown(1);
@@ -122,7 +122,7 @@ test('while frames come late a drawing beside the one in hand follows after othe
   await tell({ count: 1 });
   expectShown(1);
   await tell({ count: 2 });
-  await wait(70);
+  await wait(110);
   expectShown(1);
   await wait(20);
   expectShown(2);

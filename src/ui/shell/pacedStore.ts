@@ -2,11 +2,11 @@ import { framesOf } from '@/store/frames';
 import type { AppStore, RootState } from '@/store/store';
 
 /** Numbers beside the drawing follow at most so often while something is dragged, and so often while its frames come late [ms]. */
-const PACE = { inTime: 300, late: 600 } as const;
+const PACE = { inTime: 300, late: 900 } as const;
 /** Nor do they take more than that share of the time: a slow machine draws them less often. */
 const SHARE = 1 / 12;
 /** Another drawing than the one in hand follows in every frame, and so late while frames come late [ms]. */
-const LATEST = 80;
+const LATEST = 120;
 
 type Followed = Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>;
 
