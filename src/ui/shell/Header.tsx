@@ -35,7 +35,8 @@ export function Header() {
   };
   const isFull = useAppSelector((state) => state.document.past.length >= HISTORY_LIMIT);
   return (
-    <header className="flex h-12 shrink-0 items-center gap-3 low:h-11 border-b border-graphite bg-sheet px-3 phone:h-auto phone:flex-wrap phone:gap-2 phone:px-2 phone:py-1">
+    // By itself in the painting order, as the list of stages is: both are left out while the drawing is painted anew.
+    <header className="isolate flex h-12 shrink-0 items-center gap-3 low:h-11 border-b border-graphite bg-sheet px-3 phone:h-auto phone:flex-wrap phone:gap-2 phone:px-2 phone:py-1">
       <h1 className="sr-only" tabIndex={-1}>
         {design.name}
       </h1>

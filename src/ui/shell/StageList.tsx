@@ -40,7 +40,7 @@ function StageColumn({ id }: { readonly id: string }) {
     <nav
       ref={column}
       aria-label="Stages"
-      className="w-[132px] shrink-0 overflow-y-auto border-r border-rule low:w-[104px]"
+      className="isolate w-[132px] shrink-0 overflow-y-auto border-r border-rule low:w-[104px]"
     >
       {STAGE_GROUPS.map(({ title, stages }) => (
         <div key={title} className="border-b border-rule pb-1">
