@@ -34,6 +34,8 @@ export function computing(store: AppStore, jobs: JobClient) {
     const { present: design, key } = document;
     if (!design) return;
     const options = { without: ['remedies'], quick: session.dragging } as const;
+    // What may help the state before is not shown any more, and would take the time of the drag.
+    if (options.quick) jobs.cancel('remedies');
     const outcome = await jobs.live({ design, options });
     if (options.quick && outcome.kind === 'done') took = outcome.output.milliseconds;
     if (store.getState().session.id !== session.id) return;

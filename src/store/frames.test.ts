@@ -73,7 +73,7 @@ test('the later frames come the longer after an answer the next one is asked for
   expect([0, 0.5, 1].map((lateness) => answerPause(20, lateness))).toEqual([40, 70, 100]);
 });
 
-test('numbers that take long do not wait longer for the drawing than 150 ms, or twice as long as they took', () => {
-  expect(answerPause(50, 1)).toBe(150);
-  expect(answerPause(100, 1)).toBe(200);
+test('numbers that take long do not wait longer for the drawing than 200 ms, or twice as long as they took', () => {
+  expect(answerPause(50, 1)).toBe(200);
+  expect(answerPause(150, 1)).toBe(300);
 });

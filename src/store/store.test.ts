@@ -214,6 +214,18 @@ describe('numbers beside the document', () => {
     ).toBeGreaterThan(0);
   });
 
+  test('what may help the state before is not tried any more once a drag changes it', async () => {
+    const ended: string[] = [];
+    const other = makeStore({ designs, jobs: { ...direct, cancel: (slot) => void ended.push(slot) } });
+    await other.open(id);
+    await settle();
+    expect(ended).toEqual([]);
+    other.store.dispatch(startDrag());
+    other.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(133)], 'drag'));
+    await settle();
+    expect(ended).toContain('remedies');
+  });
+
   test('a remedy previews without changing anything, and is one step when taken', async () => {
     const remedy = { label: 'Slide', change: [field('massItems', 'pack', 'position', 'x').to(20)] };
     const present = session.store.getState().document.present;

@@ -101,8 +101,8 @@ describe('scalable drawings', () => {
     for (const layer of LAYERS) expect(svg).toContain(`<g id="${layer}"`);
     expect(svg).toContain('Flügel · Ω &lt;1°&gt;');
     // The lower left corner of the square: y is turned down from the width of the sheet.
-    expect(svg).toContain('M10.00 140.00 L110.00 140.00 L110.00 40.00');
-    expect(svg).toContain('A20.00 20.00');
+    expect(svg).toContain('M10 140 L110 140 L110 40');
+    expect(svg).toContain('A20 20');
   });
 });
 

@@ -78,8 +78,8 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
       onPointerDown={(event) => begin(event, { perPixel, edits, ...(editsInMotion ? { editsInMotion } : {}) })}
       onKeyDown={(event) => nudge(event, edits)}
     >
-      <polygon points={around(x, y, reach, 12)} fill="transparent" />
-      <polygon className="focus-ring" points={around(x, y, 10, 32)} fill="none" stroke="transparent" strokeWidth={2} />
+      <polygon points={around(x, y, reach, 8)} fill="transparent" />
+      <polygon className="focus-ring" points={around(x, y, 10, 24)} fill="none" stroke="transparent" strokeWidth={2} />
       <polygon
         points={GRIPS[handle.axes].map(([right, down]) => `${x + right},${y + down}`).join(' ')}
         fill="var(--color-sheet)"

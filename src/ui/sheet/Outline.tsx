@@ -23,12 +23,27 @@ export function Outline({ d, ...looks }: OutlineProps) {
   );
 }
 
-/** Corners of what looks round about a place: `points` of a polygon. @param radius [px] */
-export function around(x: number, y: number, radius: number, corners: number): string {
+type Direction = readonly [right: number, down: number];
+
+/** Where the corners of a polygon lie about its middle, by how many it has. */
+const directions = new Map<number, readonly Direction[]>();
+
+function directionsOf(corners: number): readonly Direction[] {
+  const known = directions.get(corners);
+  if (known) return known;
   const turn = (2 * Math.PI) / corners;
-  const at = (value: number) => Math.round(value * 100) / 100;
-  return Array.from(
-    { length: corners },
-    (_, index) => `${at(x + radius * Math.cos(index * turn))},${at(y + radius * Math.sin(index * turn))}`,
-  ).join(' ');
+  const made = Array.from({ length: corners }, (_, index): Direction => [
+    Math.cos(index * turn),
+    Math.sin(index * turn),
+  ]);
+  directions.set(corners, made);
+  return made;
 }
+
+const inHundredths = (value: number) => Math.round(value * 100) / 100;
+
+/** Corners of what looks round about a place: `points` of a polygon. @param radius [px] */
+export const around = (x: number, y: number, radius: number, corners: number): string =>
+  directionsOf(corners)
+    .map(([right, down]) => `${inHundredths(x + radius * right)},${inHundredths(y + radius * down)}`)
+    .join(' ');

@@ -108,7 +108,7 @@ describe('lines with arcs', () => {
       isMirrored: true,
     };
     expect(svgPath(stadium, paper)).toBe(
-      'M20.00 100.00 L100.00 100.00 A20.00 20.00 0 0 0 100.00 60.00 L20.00 60.00 A20.00 20.00 0 0 0 20.00 100.00 Z',
+      'M20 100 L100 100 A20 20 0 0 0 100 60 L20 60 A20 20 0 0 0 20 100 Z',
     );
     expect(
       svgPath(
@@ -117,7 +117,7 @@ describe('lines with arcs', () => {
           [3, 4],
         ]),
       ),
-    ).toBe('M0.00 0.00 L3.00 4.00');
+    ).toBe('M0 0 L3 4');
   });
 });
 

@@ -9,21 +9,23 @@ export interface Paper {
 }
 
 const SAME: Paper = { place: (point) => point, scale: 1, isMirrored: false };
-const DECIMALS = 2;
+
+/** To two decimals: plain rounding, as a drawing is written anew at every step of a drag. */
+const written = (value: number): number => Math.round(value * 100) / 100;
 
 /** A path in the language of scalable vector graphics, arcs as arcs. */
 export function svgPath(path: Path, { place, scale, isMirrored }: Paper = SAME): string {
   const first = path.vertices[0];
   if (!first) return '';
-  const at = (x: number, y: number) =>
-    place([x, y])
-      .map((value) => value.toFixed(DECIMALS))
-      .join(' ');
+  const at = (x: number, y: number) => {
+    const [right, up] = place([x, y]);
+    return `${written(right)} ${written(up)}`;
+  };
   const steps = pieces(path).map((piece) => {
     const end = at(piece.b.x, piece.b.y);
     const arc = arcOf(piece);
     if (!arc) return `L${end}`;
-    const radius = (arc.radius * scale).toFixed(DECIMALS);
+    const radius = written(arc.radius * scale);
     const large = Math.abs(arc.turn) > Math.PI ? 1 : 0;
     const sweep = arc.turn > 0 !== isMirrored ? 1 : 0;
     return `A${radius} ${radius} 0 ${large} ${sweep} ${end}`;

@@ -3,7 +3,6 @@ import { degrees, millimetres, say, type Words } from '@/core/1-base/words/phras
 import { type Millimetres, radiansFromDegrees } from '@/core/1-base/units/convert';
 import { isWing } from '@/core/2-document/schema/roles';
 import type { Body } from '@/core/2-document/schema/airframe';
-import type { Control, Surface } from '@/core/2-document/schema/surface';
 import {
   type Bounds,
   boundsOf,
@@ -29,7 +28,7 @@ import {
   withoutSlivers,
 } from '../../polygons';
 import { nameOfSurface } from '../panels';
-import { type Passing, passingAt } from '../sectionAtWall';
+import { type Passing, passingAt, type Swinging } from '../sectionAtWall';
 import { framesBetween, LEAST, nameOfBody, profileOf, type Stuff } from './stuff';
 
 /** A wall with everything that passes it cut out. */
@@ -63,12 +62,14 @@ const untouched = knownFrom<Body, Opened>();
 const ofRooms = knownFrom<Room, Opened>(2);
 
 /** Cuts what passes the wall of a body, so much beside its middle, out of it: a saddle where it lies on an edge, a slot where it is within; what moves there has room for its travel. */
-export const withOpenings = (stuff: Stuff, wall: Millimetres): Opened =>
-  ofWalls(stuff.body, [stuff.design.surfaces, stuff.design.materials, wall], () => openWall(stuff, wall));
-
-function openWall(stuff: Stuff, wall: Millimetres): Opened {
-  const { design, body, allowances } = stuff;
+export function withOpenings(stuff: Stuff, wall: Millimetres): Opened {
+  const { design, body } = stuff;
   const passing = passingAt(design.surfaces, Math.abs(body.position.y) < 1 ? wall : Infinity);
+  return ofWalls(body, [...passing, design.materials], () => openWall(stuff, passing));
+}
+
+function openWall(stuff: Stuff, passing: readonly Passing[]): Opened {
+  const { design, body, allowances } = stuff;
   let opened = untouched(body, [], () => ({ ...NOTHING, edge: profileOf(body) }));
   const reach = boxOf(opened.edge);
   const passes = (box: Bounds, more: Millimetres) =>
@@ -147,21 +148,18 @@ interface Room {
   readonly swings: readonly Path[];
 }
 
-/** By the surface, for a few bodies. */
-const ofSurfaces = knownFrom<Surface, Room>(4);
+/** By what passes, for a few bodies. */
+const ofPassing = knownFrom<Passing, Room>(4);
 
-function roomOf(stuff: Stuff, passing: Passing): Room {
-  const { body, wall, allowances } = stuff;
-  const { surface, distance } = passing;
-  return ofSurfaces(surface, [body, distance, wall, allowances.slot], () => {
-    const through = (path: Path) => grown(throughWall(stuff, straightened(localTo(body, path))), allowances.slot);
-    const moving = surface.controls.filter((control) => reaches(passing, control));
+const roomOf = (stuff: Stuff, passing: Passing): Room =>
+  ofPassing(passing, [stuff.body, stuff.wall, stuff.allowances.slot], () => {
+    const through = (path: Path) =>
+      grown(throughWall(stuff, straightened(localTo(stuff.body, path))), stuff.allowances.slot);
     return {
       slots: through(passing.edge),
-      swings: moving.flatMap((control) => through(swingOf(passing, control))),
+      swings: passing.swinging.flatMap((swinging) => through(swingOf(passing, swinging))),
     };
   });
-}
 
 /**
  * The room that a section takes in a wall that is drawn along its outer face:
@@ -203,20 +201,11 @@ function dowelsFor(slot: Path, which: 'top' | 'bottom'): Point[] {
   ];
 }
 
-/** Whether a control of a surface reaches through the wall. */
-function reaches({ surface, distance }: Passing, { from, to, allMoving }: Control): boolean {
-  const whole = surface.stations.at(-1)!.distanceFromRoot;
-  return !allMoving && distance >= from * whole - 1e-6 && distance <= to * whole + 1e-6;
-}
-
 /** Steps over the travel of a control. */
 const SWINGS = 6;
 
 /** The room that a control sweeps behind its hinge, in document axes, seen from the left. */
-function swingOf({ turn, chord, nose, height, edge, surface, distance }: Passing, control: Control): Path {
-  const whole = surface.stations.at(-1)!.distanceFromRoot;
-  const share = control.to > control.from ? (distance / whole - control.from) / (control.to - control.from) : 0;
-  const hinge = control.hingeInboard + (control.hingeOutboard - control.hingeInboard) * share;
+function swingOf({ turn, chord, nose, height, edge }: Passing, { control, hinge }: Swinging): Path {
   const [cosine, sine] = [Math.cos(turn), Math.sin(turn)];
   // Heights of the section at its hinge, along the turned chord.
   const untwisted = transformed(transformed(edge, { by: [-nose, -height] }), { turn: -turn });
