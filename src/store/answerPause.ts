@@ -1,7 +1,7 @@
 /** Times as long as an answer takes until the next is asked: what is left to the drawing, at least and at most. */
-const SPARE = { least: 2, most: 5 } as const;
+const SPARE = { least: 2, most: 8 } as const;
 /** Whatever is drawn, numbers are not kept longer for its sake [ms]. */
-const LONGEST = 200;
+const LONGEST = 250;
 
 /**
  * How long after one was asked the next answer of a drag may be: numbers are

@@ -69,11 +69,11 @@ test('where no frames are drawn it is as on a machine with time', () => {
   expect(lateness()).toBe(0);
 });
 
-test('the later frames come the longer after an answer the next one is asked for, from twice to five times what it took', () => {
-  expect([0, 0.5, 1].map((lateness) => answerPause(20, lateness))).toEqual([40, 70, 100]);
+test('the later frames come the longer after an answer the next one is asked for, from twice to eight times what it took', () => {
+  expect([0, 0.5, 1].map((lateness) => answerPause(20, lateness))).toEqual([40, 100, 160]);
 });
 
-test('numbers that take long do not wait longer for the drawing than 200 ms, or twice as long as they took', () => {
-  expect(answerPause(50, 1)).toBe(200);
+test('numbers that take long do not wait longer for the drawing than 250 ms, or twice as long as they took', () => {
+  expect(answerPause(50, 1)).toBe(250);
   expect(answerPause(150, 1)).toBe(300);
 });

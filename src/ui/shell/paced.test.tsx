@@ -118,11 +118,11 @@ test('a drawing beside the one in hand follows in every frame while they come in
 test('while frames come late a drawing beside the one in hand follows after others were drawn, and at once when it is let go', async () => {
   const { tell, wait, frames } = setUp({ cost: 1, around: beside });
   frames(60, 40);
-  await wait(200);
+  await wait(300);
   await tell({ count: 1 });
   expectShown(1);
   await tell({ count: 2 });
-  await wait(110);
+  await wait(240);
   expectShown(1);
   await wait(20);
   expectShown(2);

@@ -6,7 +6,7 @@ const PACE = { inTime: 300, late: 900 } as const;
 /** Nor do they take more than that share of the time: a slow machine draws them less often. */
 const SHARE = 1 / 12;
 /** Another drawing than the one in hand follows in every frame, and so late while frames come late [ms]. */
-const LATEST = 120;
+const LATEST = 250;
 
 type Followed = Pick<AppStore, 'getState' | 'subscribe' | 'dispatch'>;
 
