@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Handle } from './handles';
 import { useDrag } from './useDrag';
 import { around } from '../sheet/Outline';
@@ -54,11 +55,35 @@ const GRIPS: Readonly<Record<Handle['axes'], readonly (readonly [right: number, 
   y: UP_AND_DOWN,
 };
 
+interface GripProps {
+  readonly axes: Handle['axes'];
+  readonly x: number;
+  readonly y: number;
+  readonly reach: number;
+}
+
 /**
- * A grip on the geometry: drag it, or focus it and use the arrow keys. Drawn
- * where it lies, without a transform: browsers paint each of those by itself;
- * and by its corners: circles and paths have their style worked out anew.
+ * What is seen of a handle, and around it what takes a press; most handles stay
+ * where they are while one is dragged. Drawn where it lies, without a
+ * transform: browsers paint each of those by itself; and by its corners:
+ * circles and paths have their style worked out anew.
  */
+const Grip = memo(function Grip({ axes, x, y, reach }: GripProps) {
+  return (
+    <>
+      <polygon points={around(x, y, reach, 8)} fill="transparent" />
+      <polygon className="focus-ring" points={around(x, y, 10, 24)} fill="none" stroke="transparent" strokeWidth={2} />
+      <polygon
+        points={GRIPS[axes].map(([right, down]) => `${x + right},${y + down}`).join(' ')}
+        fill="var(--color-sheet)"
+        stroke="var(--color-balance)"
+        strokeWidth={axes === 'both' ? 2 : 1.6}
+      />
+    </>
+  );
+});
+
+/** A grip on the geometry: drag it, or focus it and use the arrow keys. */
 export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMarkProps) {
   const { begin, nudge } = useDrag();
   const alongAxes = (of: Handle['edits']) => (dx: number, dy: number) =>
@@ -78,14 +103,7 @@ export function HandleMark({ handle, x, y, perPixel, reach = WIDEST }: HandleMar
       onPointerDown={(event) => begin(event, { perPixel, edits, ...(editsInMotion ? { editsInMotion } : {}) })}
       onKeyDown={(event) => nudge(event, edits)}
     >
-      <polygon points={around(x, y, reach, 8)} fill="transparent" />
-      <polygon className="focus-ring" points={around(x, y, 10, 24)} fill="none" stroke="transparent" strokeWidth={2} />
-      <polygon
-        points={GRIPS[handle.axes].map(([right, down]) => `${x + right},${y + down}`).join(' ')}
-        fill="var(--color-sheet)"
-        stroke="var(--color-balance)"
-        strokeWidth={handle.axes === 'both' ? 2 : 1.6}
-      />
+      <Grip axes={handle.axes} x={x} y={y} reach={reach} />
       <title>{`${handle.label}: ${handle.valueText}`}</title>
     </g>
   );
