@@ -73,6 +73,7 @@ function LeverPaper({ design, head, below }: LeverPaperProps) {
       height={height}
       name={`Lever of ${design.name}, nose to the left`}
       caption="What sits where, weights to scale"
+      underTools
     >
       <Lever design={design} u={place} left={SIDE} right={width - SIDE} top={head} beam={beam} ghost={ghost} />
       {pointed && <FindingMark x={place(pointed.x)} y={beam} />}

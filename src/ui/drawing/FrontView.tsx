@@ -36,7 +36,14 @@ export function FrontView({ design, handles, zoom }: FrontViewProps) {
   const u = (y: number) => width / 2 + y * scale + zoom.x;
   const v = (z: number) => height / 2 + zoom.y - (z - (zMin + zMax) / 2) * scale;
   return (
-    <Paper place={ref} width={width} height={height} name={`Drawing of ${design.name} from ahead`} caption="From ahead">
+    <Paper
+      place={ref}
+      width={width}
+      height={height}
+      name={`Drawing of ${design.name} from ahead`}
+      caption="From ahead"
+      underTools
+    >
       <g aria-hidden="true">
         <path d={`M${u(-yMax) - 24} ${v(0)} H${u(yMax) + 24}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />
         <path d={`M${u(0)} ${v(zMax) - 24} V${v(zMin) + 24}`} stroke="var(--color-rule)" strokeDasharray="14 4 3 4" />

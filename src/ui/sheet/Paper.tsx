@@ -1,17 +1,16 @@
-import type { ReactNode, Ref, SVGProps } from 'react';
-import { Picture } from './Picture';
+import type { ReactNode, Ref } from 'react';
+import { Picture, type PictureProps } from './Picture';
 
-interface PaperProps extends Omit<SVGProps<SVGSVGElement>, 'ref' | 'role' | 'name'> {
-  /** Measures the place the paper lies in; nothing is drawn before its size is known [px]. */
+/** Words in the corner have room beside the tools of a drawing on paper at least so wide [px]. */
+const BESIDE_TOOLS = 500;
+
+interface PaperProps extends PictureProps {
+  /** Measures the place the paper lies in; nothing is drawn before its size is known. */
   readonly place: Ref<HTMLDivElement>;
-  readonly width: number;
-  readonly height: number;
-  /** What the drawing is called for those who do not see it. */
-  readonly name: string;
-  readonly role?: 'group' | 'img';
-  readonly testId?: string;
   /** Words in the corner; they give way on small screens. */
   readonly caption?: ReactNode;
+  /** The tools of a drawing lie over the other corner: words give way to them too. */
+  readonly underTools?: boolean;
   /** What lies over the paper: entries, tables. */
   readonly over?: ReactNode;
 }
@@ -25,6 +24,7 @@ export function Paper({
   role = 'group',
   testId = 'drawing',
   caption,
+  underTools = false,
   over,
   children,
   ...rest
@@ -33,7 +33,7 @@ export function Paper({
     <div className="relative h-full min-h-0 w-full" ref={place}>
       {width > 0 && (
         <Picture {...{ width, height, name, role, testId }} {...rest}>
-          {caption && (
+          {caption && (!underTools || width >= BESIDE_TOOLS) && (
             <text x={14} y={22} fontSize={12} fill="var(--color-faint)" aria-hidden="true" className="small:hidden">
               {caption}
             </text>

@@ -1,7 +1,7 @@
 import type { SVGProps } from 'react';
 import { Ground } from './Ground';
 
-interface PictureProps extends Omit<SVGProps<SVGSVGElement>, 'ref' | 'role' | 'name'> {
+export interface PictureProps extends Omit<SVGProps<SVGSVGElement>, 'ref' | 'role' | 'name'> {
   /** [px] */
   readonly width: number;
   readonly height: number;

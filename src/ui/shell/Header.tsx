@@ -41,7 +41,7 @@ export function Header() {
         {design.name}
       </h1>
       <SkipLink to="numbers">Skip to the numbers</SkipLink>
-      <Link to="/" className="flex items-center gap-2 font-semibold">
+      <Link to="/" className="flex shrink-0 items-center gap-2 font-semibold">
         <img src="/icon.svg" alt="" className="size-6" />
         <span className="small:sr-only">Inclinar</span>
       </Link>
@@ -87,7 +87,7 @@ export function Header() {
         <RevisionsButton design={design} />
         <UnitsSwitch />
         <Button onClick={() => void takeOut()}>
-          <Download size={15} aria-hidden="true" /> <span className="small:sr-only">Export</span>
+          <Download size={15} aria-hidden="true" /> <span className="small:sr-only max-[1100px]:sr-only">Export</span>
         </Button>
         <SheetMenu />
       </div>

@@ -13,7 +13,7 @@ export function SheetMenu() {
         <IconButton
           label="Picture or print"
           icon={<Printer size={17} />}
-          className="small:hidden max-[1100px]:hidden"
+          className="small:hidden"
         />
       }
     >

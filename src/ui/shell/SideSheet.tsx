@@ -16,7 +16,7 @@ export function SideSheet({ title, icon, count, children }: SideSheetProps) {
     <Dialog.Root>
       <Dialog.Trigger asChild>
         <Button>
-          {icon} <span className="small:sr-only">{title}</span>
+          {icon} <span className="small:sr-only max-[1100px]:sr-only">{title}</span>
           {count > 0 && <span className="text-faint">{count}</span>}
         </Button>
       </Dialog.Trigger>

@@ -46,6 +46,7 @@ export function BentBoom({ design, boom, pull, speeds, enlarged }: BentBoomProps
       height={height}
       name={`${boom.body} of ${design.name} as it bends`}
       caption={`${boom.body}, ${enlarged === 1 ? 'to scale' : `bent ${enlarged} times as far`}`}
+      underTools
       over={<BoomTable boom={boom} turned={turned} degrees={degrees} />}
     >
       <g aria-hidden="true" fontSize={12} fill="var(--color-graphite)">

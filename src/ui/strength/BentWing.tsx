@@ -98,6 +98,7 @@ function Bending({
       height={height}
       name={`${shown.surface} of ${design.name} under ${decimal(pull.factor, 1)} times its weight`}
       caption={`${shown.surface} from ahead, ${enlarged === 1 ? 'to scale' : `bent ${enlarged} times as far`}`}
+      underTools
       over={<StrengthTable found={shown} units={units} />}
     >
       <g aria-hidden="true" fill="none">

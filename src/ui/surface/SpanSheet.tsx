@@ -77,6 +77,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
       height={height}
       name={`${wing} of ${design.name} along its span, nose up`}
       caption={`${wing} along the span, nose up`}
+      underTools
       onPointerMove={read}
       onPointerLeave={() => setPointedOut(null)}
       over={
