@@ -13,6 +13,7 @@ import { HandleMark } from '../drawing/HandleMark';
 import { useHeld } from '../drawing/useHeld';
 import { useSize } from '../drawing/useSize';
 import { Button } from '../shell/buttons';
+import { DrawnBeside } from '../shell/PacedProvider';
 import { type Axis, type Box, scalesOf } from '../sheet/PlotFrame';
 import type { Scale } from '../sheet/scale';
 import { spacedLabels } from '../sheet/spacedLabels';
@@ -124,7 +125,9 @@ function MapDrawing({ design, surface, kind, map, today, width, height }: MapDra
           most={maximumStaticMargin}
         />
         {kind === 'arm' && (
-          <Schools surface={surface} today={today} x={u(across.to(today.across))} {...{ v, areas, box }} />
+          <DrawnBeside place="schools">
+            {(beside) => <Schools design={beside} id={surface.id} {...{ u, v, across, areas, box }} />}
+          </DrawnBeside>
         )}
         <Today {...{ design, surface, kind, today, u, v, across, areas, box, map }} />
         <Legend fin={fin} top={height - 26} isNarrow={width < 450} design={design} />
@@ -171,19 +174,25 @@ function frameOf(axes: Map['axes'], { kind, across, areas, width, height }: Fram
 }
 
 interface SchoolsProps {
-  readonly surface: Surface;
-  readonly today: TailPlace;
-  readonly x: number;
+  readonly design: Design;
+  /** Of the tail. */
+  readonly id: string;
+  readonly u: Scale;
   readonly v: Scale;
+  readonly across: UnitAxis;
   readonly areas: UnitAxis;
   readonly box: Box;
 }
 
 /** What each school would build at this arm, and how far that is from today’s. */
-function Schools({ surface, today, x, v, areas, box }: SchoolsProps) {
-  const result = useAppSelector((state) =>
-    state.tail.schools?.surface === surface.id ? state.tail.schools.result : null,
-  );
+function Schools({ design, id, u, v, across, areas, box }: SchoolsProps) {
+  const result = useAppSelector((state) => (state.tail.schools?.surface === id ? state.tail.schools.result : null));
+  const today = useMemo(() => {
+    const surface = design.surfaces.find((one) => one.id === id);
+    return surface ? placeOfTail(design, surface, 'arm') : null;
+  }, [design, id]);
+  if (!today) return null;
+  const x = u(across.to(today.across));
   const shown = result?.kind === 'sized' ? result.proposals.filter(({ area }) => area !== null) : [];
   const bounds = [box.top + 8, box.top + box.height - 4] as const;
   const wanted = shown.map(({ area }) => Math.min(bounds[1], Math.max(bounds[0], v(areas.to(area!)))));
