@@ -37,7 +37,10 @@ export function computing(store: AppStore, jobs: JobClient) {
     // What may help the state before is not shown any more, and would take the time of the drag.
     if (options.quick) jobs.cancel('remedies');
     const outcome = await jobs.live({ design, options });
-    if (options.quick && outcome.kind === 'done') took = outcome.output.milliseconds;
+    if (options.quick && outcome.kind === 'done') {
+      took = outcome.output.milliseconds;
+      await new Promise<void>((told) => void frames.inTurn(told));
+    }
     if (store.getState().session.id !== session.id) return;
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
     if (outcome.kind !== 'done') return;

@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { answerPause } from './answerPause';
 import { frameWatch } from './frames';
 
@@ -61,6 +61,35 @@ test('frames are watched as long as something is dragged, and anew in the next d
   watch();
   drawn.pass(60, 16.7);
   expect(lateness()).toBe(0);
+});
+
+test('what is drawn beside is done at once while frames come in time; else one after each frame, and all of it at the end', () => {
+  vi.useFakeTimers();
+  const drawn = frames();
+  let isDragging = true;
+  const { watch, inTurn } = frameWatch(() => isDragging, drawn.next);
+  const done: string[] = [];
+  const ask = (name: string) => inTurn(() => void done.push(name));
+  const drawOne = () => {
+    drawn.pass(1, 40);
+    vi.runAllTimers();
+  };
+  watch();
+  expect(ask('in time')).toBeNull();
+  expect(done).toEqual(['in time']);
+  drawn.pass(60, 40);
+  const [, leave] = ['first', 'taken back', 'second', 'third', 'fourth'].map(ask);
+  leave!();
+  expect(done).toEqual(['in time']);
+  drawOne();
+  expect(done).toEqual(['in time', 'first']);
+  drawOne();
+  expect(done).toEqual(['in time', 'first', 'second']);
+  isDragging = false;
+  drawOne();
+  expect(done).toEqual(['in time', 'first', 'second', 'third', 'fourth']);
+  expect(ask('at rest')).toBeNull();
+  vi.useRealTimers();
 });
 
 test('where no frames are drawn it is as on a machine with time', () => {

@@ -10,6 +10,12 @@ export interface Frames {
   readonly watch: () => void;
   /** From 0, frames come in time, to 1, they have come late for a while. */
   readonly lateness: () => number;
+  /**
+   * Does at once what is drawn beside the thing in hand while frames come in
+   * time; else after one of the next was drawn, one job after each, so that no
+   * frame waits for two. Null when it is done, else what takes it back.
+   */
+  readonly inTurn: (job: () => void) => (() => void) | null;
 }
 
 /** How late the frames of a drag come, on a machine that is busy with other things. */
@@ -19,8 +25,18 @@ export function frameWatch(
   nextFrame: ((back: (time: number) => void) => void) | undefined = globalThis.requestAnimationFrame?.bind(globalThis),
 ): Frames {
   let [isWatching, mean, before, lateness] = [false, 0, 0, 0];
+  const jobs = new Set<() => void>();
+  const doFirst = (most: number) => {
+    for (const job of Array.from(jobs).slice(0, most)) {
+      jobs.delete(job);
+      job();
+    }
+  };
   const frame = (time: number) => {
-    if (!isDragging()) {
+    const isOver = !isDragging();
+    // A timer comes after what is drawn now.
+    if (jobs.size > 0) setTimeout(doFirst, 0, isOver ? jobs.size : 1);
+    if (isOver) {
       isWatching = false;
       return;
     }
@@ -38,6 +54,15 @@ export function frameWatch(
       nextFrame(frame);
     },
     lateness: () => lateness,
+    inTurn: (given) => {
+      if (!isWatching || lateness === 0) {
+        given();
+        return null;
+      }
+      const job = () => given();
+      jobs.add(job);
+      return () => void jobs.delete(job);
+    },
   };
 }
 

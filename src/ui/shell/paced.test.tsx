@@ -101,6 +101,9 @@ test('numbers follow about once a second when the frames of a drag come late', a
   await wait(890);
   expectShown(0);
   await wait(20);
+  expectShown(0);
+  frames(1, 40);
+  await wait(0);
   expectShown(1);
 });
 
@@ -120,11 +123,16 @@ test('while frames come late a drawing beside the one in hand follows after othe
   frames(60, 40);
   await wait(300);
   await tell({ count: 1 });
+  expectShown(0);
+  frames(1, 40);
+  await wait(0);
   expectShown(1);
   await tell({ count: 2 });
   await wait(240);
   expectShown(1);
   await wait(20);
+  frames(1, 40);
+  await wait(0);
   expectShown(2);
   await tell({ count: 3 });
   await tell({ count: 4, session: LET_GO });

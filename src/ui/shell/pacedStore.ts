@@ -1,4 +1,4 @@
-import { framesOf } from '@/store/frames';
+import { type Frames, framesOf } from '@/store/frames';
 import type { AppStore, RootState } from '@/store/store';
 
 /** Numbers beside the drawing follow at most so often while something is dragged, and so often while its frames come late [ms]. */
@@ -20,12 +20,15 @@ export interface Pace {
    * @param since how long ago that was [ms]
    */
   readonly pause: (took: number, since: number) => number;
+  /** Draws it once that time is over. */
+  readonly inTurn: Frames['inTurn'];
 }
 
 /** Numbers need not follow every frame, and the drawing then keeps its own. */
 export function numbersPace(store: Followed): Pace {
-  const { lateness } = framesOf(store);
+  const { lateness, inTurn } = framesOf(store);
   return {
+    inTurn,
     isBeside: ({ dragging }) => dragging,
     pause: (took) => Math.max(PACE.inTime + (PACE.late - PACE.inTime) * lateness(), took / SHARE),
   };
@@ -33,24 +36,32 @@ export function numbersPace(store: Followed): Pace {
 
 /** A drawing that something else is dragged beside: as fast as the machine does it without making that late. */
 export function drawingPace(store: Followed, place: string): Pace {
-  const { lateness } = framesOf(store);
+  const { lateness, inTurn } = framesOf(store);
   return {
+    inTurn,
     isBeside: ({ dragging, heldOn }) => dragging && !heldOn.includes(place),
     pause: (_took, since) => LATEST * lateness() - since,
   };
 }
 
 /** A view of a store that lags a little while something beside it is dragged. */
-export function pacedStore(store: Followed, { isBeside, pause }: Pace) {
+export function pacedStore(store: Followed, { isBeside, pause, inTurn }: Pace) {
   let seen: RootState = store.getState();
   let timer: ReturnType<typeof setTimeout> | null = null;
+  /** Takes it back while its turn is waited for. */
+  let leaveTurn: (() => void) | null = null;
   let caughtUpAt = Number.NEGATIVE_INFINITY;
   /** How long it took to follow the last time [ms]. */
   let took = 0;
   const listeners = new Set<() => void>();
-  const catchUp = () => {
+  const stopWaiting = () => {
     if (timer !== null) clearTimeout(timer);
     timer = null;
+    leaveTurn?.();
+    leaveTurn = null;
+  };
+  const catchUp = () => {
+    stopWaiting();
     seen = store.getState();
     const begun = performance.now();
     caughtUpAt = begun;
@@ -58,11 +69,17 @@ export function pacedStore(store: Followed, { isBeside, pause }: Pace) {
     // What listens is drawn in a task of its own that waits already.
     queueMicrotask(() => (took = performance.now() - begun));
   };
+  const takeTurn = () => {
+    stopWaiting();
+    leaveTurn = inTurn(catchUp);
+  };
   const follow = () => {
     const { session } = store.getState();
-    const wait = isBeside(session) ? pause(took, performance.now() - caughtUpAt) : 0;
-    if (wait <= 0) catchUp();
-    else timer ??= setTimeout(catchUp, wait);
+    if (!isBeside(session)) return catchUp();
+    if (leaveTurn) return;
+    const wait = pause(took, performance.now() - caughtUpAt);
+    if (wait <= 0) takeTurn();
+    else timer ??= setTimeout(takeTurn, wait);
   };
   return {
     store: {
@@ -79,8 +96,7 @@ export function pacedStore(store: Followed, { isBeside, pause }: Pace) {
       follow();
       return () => {
         stop();
-        if (timer !== null) clearTimeout(timer);
-        timer = null;
+        stopWaiting();
       };
     },
   };

@@ -43,13 +43,11 @@ export function SpanSheet(props: SpanSheetProps) {
 function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonly head: number }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const dispatch = useAppDispatch();
-  const analysis = useAppSelector((state) => state.analysis.current);
   const placed = useMemo(() => placeAll(design.surfaces), [design.surfaces]);
   const shown = shownSurface(placed, chosen);
   const reach = useHeld(useMemo(() => spanReach(placed), [placed]));
   const frame = useMemo(() => spanFrame({ width, height, head, reach }), [width, height, head, reach]);
   const ghost = useGhostDesign();
-  const pointed = usePointedAt();
   const [pointedOut, setPointedOut] = useState<number | null>(null);
   if (!shown)
     return (
@@ -126,13 +124,7 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
       <DrawnBeside place="stall">
         <StallMarks frame={frame} chosen={chosen} />
       </DrawnBeside>
-      {analysis?.pitch.neutralPoint != null && (
-        <NeutralMark x={u(0)} y={v(millimetresFromMetres(analysis.pitch.neutralPoint))} />
-      )}
-      {analysis?.mass.cg && <BalanceMark x={u(0)} y={v(millimetresFromMetres(analysis.mass.cg[0]))} />}
-      {pointed && v(pointed.x) < plan.top + plan.height + 20 && v(pointed.x) > plan.top - 20 && (
-        <FindingMark x={u(pointed.y)} y={v(pointed.x)} />
-      )}
+      <SpanMarks frame={frame} />
       <DrawnBeside place="strips">
         <SpanStrips frame={frame} chosen={chosen} at={at ?? 0} />
       </DrawnBeside>
@@ -165,6 +157,25 @@ function SpanPaper({ design, handles, chosen, head }: SpanSheetProps & { readonl
     </Paper>
   );
 }
+
+interface SpanMarksProps {
+  readonly frame: SpanFrame;
+}
+
+/** What was computed of it: where it balances, its neutral point, where a finding is. They follow the analysis by themselves: the paper is not drawn anew for an answer. */
+const SpanMarks = memo(function SpanMarks({ frame: { u, v, plan } }: SpanMarksProps) {
+  const neutral = useAppSelector((state) => state.analysis.current?.pitch.neutralPoint);
+  const balance = useAppSelector((state) => state.analysis.current?.mass.cg?.[0]);
+  const pointed = usePointedAt();
+  const isOnPlan = (x: number) => v(x) < plan.top + plan.height + 20 && v(x) > plan.top - 20;
+  return (
+    <>
+      {neutral != null && <NeutralMark x={u(0)} y={v(millimetresFromMetres(neutral))} />}
+      {balance != null && <BalanceMark x={u(0)} y={v(millimetresFromMetres(balance))} />}
+      {pointed && isOnPlan(pointed.x) && <FindingMark x={u(pointed.y)} y={v(pointed.x)} />}
+    </>
+  );
+});
 
 interface FromAheadProps {
   readonly design: Design;
