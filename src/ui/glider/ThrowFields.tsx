@@ -64,14 +64,21 @@ const within = (what: keyof typeof LIMITS, value: number) => {
   return value >= least && value <= most ? null : { path: '', message: `must lie between ${least} and ${most}` };
 };
 
-/** How it is thrown on the screen, one thing changed beside it, and many throws of a hand. */
-export function ThrowFields({ design }: { readonly design: Design }) {
+type Ask = (part: Parameters<typeof tossAsked>[0]) => null;
+
+/** Sets a part of what is thrown; the answer of an entry that was taken. */
+function useAsk(): Ask {
   const dispatch = useAppDispatch();
-  const { asked, tossed } = useAppSelector((state) => state.glider);
-  const ask = (part: Parameters<typeof tossAsked>[0]) => {
+  return (part) => {
     dispatch(tossAsked(part));
     return null;
   };
+}
+
+/** How it is thrown on the screen, one thing changed beside it, and many throws of a hand. */
+export function ThrowFields({ design }: { readonly design: Design }) {
+  const { asked, tossed } = useAppSelector((state) => state.glider);
+  const ask = useAsk();
   const result = tossed?.result;
   const flights = result?.ok
     ? ([
@@ -79,8 +86,6 @@ export function ThrowFields({ design }: { readonly design: Design }) {
         ['Changed', result.changed],
       ] as const)
     : [];
-  const { change } = asked;
-  const carrier = CARRIERS[asked.launch];
   return (
     <>
       <Section title="The throw">
@@ -92,71 +97,7 @@ export function ThrowFields({ design }: { readonly design: Design }) {
             value={asked.scale}
             onCommit={(scale) => within('scale', scale) ?? ask({ scale })}
           />
-          <SelectField
-            label="Launch"
-            value={asked.launch}
-            options={LAUNCHES.map((kind) => [kind, LAUNCH_WORDS[kind]] as const)}
-            onChange={(launch) => {
-              // Where it begins, and with power where there is no way without.
-              ask({
-                launch,
-                ...beginning(launch, asked.fromRest),
-                speed: null,
-                throttle: launch === 'wheels' && asked.throttle === 0 ? 1 : asked.throttle,
-              });
-            }}
-          />
-          {carrier && (
-            <div className="col-span-2">
-              <CheckField
-                checked={asked.fromRest}
-                onChange={(fromRest) => ask({ fromRest, ...beginning(asked.launch, fromRest) })}
-              >
-                {carrier === 'line' ? 'The pull of the line is flown too' : 'The run on the ground is flown too'}
-              </CheckField>
-            </div>
-          )}
-          <QuantityField
-            label={carrier === 'wheels' && asked.fromRest ? 'Nose up from' : 'Speed'}
-            kind="speed"
-            value={asked.speed ?? undefined}
-            placeholder={result?.ok ? decimal(result.launch.speed, 1) : 'as an arm'}
-            onCommit={(speed) => within('speed', speed) ?? ask({ speed })}
-            onClear={() => ask({ speed: null })}
-          />
-          {!(carrier === 'wheels' && asked.fromRest) && (
-            <>
-              <QuantityField
-                label={carrier === 'line' && asked.fromRest ? 'Held, up' : 'Path, up'}
-                kind="angle"
-                value={asked.path}
-                onCommit={(path) => within('path', path) ?? ask({ path })}
-              />
-              <QuantityField
-                label="Height (m)"
-                kind="number"
-                step={0.1}
-                digits={2}
-                value={asked.height}
-                onCommit={(height) => within('height', height) ?? ask({ height })}
-              />
-            </>
-          )}
-          {asked.launch !== 'hill' && (
-            <>
-              <QuantityField
-                label="Wind against it"
-                kind="speed"
-                value={asked.wind}
-                onCommit={(wind) => within('wind', wind) ?? ask({ wind })}
-              />
-              <div className="self-end pb-1.5">
-                <CheckField checked={asked.isGusty} onChange={(isGusty) => ask({ isGusty })}>
-                  It gusts
-                </CheckField>
-              </div>
-            </>
-          )}
+          <LaunchFields />
           {design.propulsion.length > 0 && (
             <QuantityField
               label="Throttle"
@@ -173,24 +114,7 @@ export function ThrowFields({ design }: { readonly design: Design }) {
               onChange={(pilot) => ask({ pilot })}
             />
           </div>
-          <SelectField
-            label="Beside it, changed"
-            value={change?.what ?? 'nothing'}
-            options={CHANGES}
-            onChange={(what) => ask({ change: what === 'nothing' ? null : { what, by: FIRST[what] } })}
-          />
-          {change && (
-            <QuantityField
-              label="By"
-              kind={CHANGE_KINDS[change.what]}
-              value={change.by}
-              onCommit={(by) =>
-                Math.abs(by) > 5000
-                  ? { path: '', message: 'must lie within 5000' }
-                  : ask({ change: { what: change.what, by } as Change })
-              }
-            />
-          )}
+          <ChangeFields />
         </div>
         {flights.map(
           ([label, flown]) =>
@@ -204,6 +128,112 @@ export function ThrowFields({ design }: { readonly design: Design }) {
         </p>
       </Section>
       <ManyThrows design={design} />
+    </>
+  );
+}
+
+/** What sends it off, how fast, where to, and into which wind. */
+function LaunchFields() {
+  const { asked, tossed } = useAppSelector((state) => state.glider);
+  const ask = useAsk();
+  const result = tossed?.result;
+  const carrier = CARRIERS[asked.launch];
+  const runs = carrier === 'wheels' && asked.fromRest;
+  return (
+    <>
+      <SelectField
+        label="Launch"
+        value={asked.launch}
+        options={LAUNCHES.map((kind) => [kind, LAUNCH_WORDS[kind]] as const)}
+        onChange={(launch) => {
+          // Where it begins, and with power where there is no way without.
+          ask({
+            launch,
+            ...beginning(launch, asked.fromRest),
+            speed: null,
+            throttle: launch === 'wheels' && asked.throttle === 0 ? 1 : asked.throttle,
+          });
+        }}
+      />
+      {carrier && (
+        <div className="col-span-2">
+          <CheckField
+            checked={asked.fromRest}
+            onChange={(fromRest) => ask({ fromRest, ...beginning(asked.launch, fromRest) })}
+          >
+            {carrier === 'line' ? 'The pull of the line is flown too' : 'The run on the ground is flown too'}
+          </CheckField>
+        </div>
+      )}
+      <QuantityField
+        label={runs ? 'Nose up from' : 'Speed'}
+        kind="speed"
+        value={asked.speed ?? undefined}
+        placeholder={result?.ok ? decimal(result.launch.speed, 1) : 'as an arm'}
+        onCommit={(speed) => within('speed', speed) ?? ask({ speed })}
+        onClear={() => ask({ speed: null })}
+      />
+      {!runs && (
+        <>
+          <QuantityField
+            label={carrier === 'line' && asked.fromRest ? 'Held, up' : 'Path, up'}
+            kind="angle"
+            value={asked.path}
+            onCommit={(path) => within('path', path) ?? ask({ path })}
+          />
+          <QuantityField
+            label="Height (m)"
+            kind="number"
+            step={0.1}
+            digits={2}
+            value={asked.height}
+            onCommit={(height) => within('height', height) ?? ask({ height })}
+          />
+        </>
+      )}
+      {asked.launch !== 'hill' && (
+        <>
+          <QuantityField
+            label="Wind against it"
+            kind="speed"
+            value={asked.wind}
+            onCommit={(wind) => within('wind', wind) ?? ask({ wind })}
+          />
+          <div className="self-end pb-1.5">
+            <CheckField checked={asked.isGusty} onChange={(isGusty) => ask({ isGusty })}>
+              It gusts
+            </CheckField>
+          </div>
+        </>
+      )}
+    </>
+  );
+}
+
+/** One thing that is other on the flight beside it. */
+function ChangeFields() {
+  const { change } = useAppSelector((state) => state.glider.asked);
+  const ask = useAsk();
+  return (
+    <>
+      <SelectField
+        label="Beside it, changed"
+        value={change?.what ?? 'nothing'}
+        options={CHANGES}
+        onChange={(what) => ask({ change: what === 'nothing' ? null : { what, by: FIRST[what] } })}
+      />
+      {change && (
+        <QuantityField
+          label="By"
+          kind={CHANGE_KINDS[change.what]}
+          value={change.by}
+          onCommit={(by) =>
+            Math.abs(by) > 5000
+              ? { path: '', message: 'must lie within 5000' }
+              : ask({ change: { what: change.what, by } as Change })
+          }
+        />
+      )}
     </>
   );
 }
