@@ -9,13 +9,7 @@ export function SheetMenu() {
   return (
     <Menu
       align="end"
-      trigger={
-        <IconButton
-          label="Picture or print"
-          icon={<Printer size={17} />}
-          className="small:hidden"
-        />
-      }
+      trigger={<IconButton label="Picture or print" icon={<Printer size={17} />} className="small:hidden" />}
     >
       {actions.map(({ name, isOff, run }) => (
         <MenuEntry key={name} disabled={isOff} onSelect={run}>
