@@ -28,7 +28,7 @@ test('pages, drawings and tables come as one archive; drawings measure in a brow
   page,
 }) => {
   await openDesign(page, 'Gannet Vee', 'Plans');
-  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible({ timeout: 60_000 });
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'All (ZIP)' }).click();
   const file = await download;
@@ -56,7 +56,7 @@ test('a part is laid by hand: dragged, by arrows, turned; it says where it clash
 }) => {
   const noErrors = watchErrors(page);
   await openDesign(page, 'Gannet Vee', 'Plans');
-  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Faced board 5 mm 1 with/ })).toBeVisible({ timeout: 60_000 });
   const part = page.getByRole('button', { name: /^Fuselage, tray/ }).first();
   const other = page.locator('[data-part]').first();
   const box = async (of = part) => (await of.boundingBox())!;

@@ -15,13 +15,13 @@ test('a drag is rehearsed once all is quiet, each time as another aircraft, and 
   vi.advanceTimersByTime(1000);
   expect(seen).toHaveLength(0);
   vi.advanceTimersByTime(20_000);
-  expect(seen).toHaveLength(60);
+  expect(seen).toHaveLength(30);
   const chords = seen.map(({ surfaces }) => surfaces[0]!.stations[0]!.chord);
-  expect(new Set(chords).size).toBe(60);
-  expect(Math.max(...chords) - design.surfaces[0]!.stations[0]!.chord).toBeLessThan(0.1);
+  expect(new Set(chords).size).toBe(30);
+  expect(Math.max(...chords) - design.surfaces[0]!.stations[0]!.chord).toBeLessThan(0.05);
   rehearsal.awaitQuiet(design);
   vi.advanceTimersByTime(20_000);
-  expect(seen).toHaveLength(60);
+  expect(seen).toHaveLength(30);
 });
 
 test('a job stops it, and it goes on where it was after the next quiet', () => {
@@ -36,7 +36,7 @@ test('a job stops it, and it goes on where it was after the next quiet', () => {
   expect(count).toBe(before);
   rehearsal.awaitQuiet(design);
   vi.advanceTimersByTime(20_000);
-  expect(count).toBe(60);
+  expect(count).toBe(30);
 });
 
 test('a design that cannot be analysed ends it without a word', () => {

@@ -1,7 +1,7 @@
 import type { Design } from '@/core/2-document/schema/design';
 
 /** Analyses after which an engine has compiled what they run. */
-const ENOUGH = 60;
+const ENOUGH = 30;
 /** Nothing is rehearsed until so long after the last job [ms]. */
 const QUIET = 1500;
 /** Lets what waits in between [ms]. */
