@@ -13,6 +13,8 @@ export function computing(store: AppStore, jobs: JobClient) {
   let askedAt = 0;
   /** How long the last answer of a drag took [ms]. */
   let took = 0;
+  /** Answers that were asked for, and the newest that was told. */
+  let [count, told] = [0, 0];
   const frames = framesOf(store);
   let later: ReturnType<typeof setTimeout> | null = null;
   const ask = () => {
@@ -36,12 +38,15 @@ export function computing(store: AppStore, jobs: JobClient) {
     const options = { without: ['remedies'], quick: session.dragging } as const;
     // What may help the state before is not shown any more, and would take the time of the drag.
     if (options.quick) jobs.cancel('remedies');
+    const number = ++count;
     const outcome = await jobs.live({ design, options });
     if (options.quick && outcome.kind === 'done') {
       took = outcome.output.milliseconds;
-      await new Promise<void>((told) => void frames.inTurn(told));
+      await new Promise<void>((done) => void frames.inTurn(done));
     }
-    if (store.getState().session.id !== session.id) return;
+    // One that waited for its turn does not replace what was told meanwhile, such as all numbers at the end of the drag.
+    if (store.getState().session.id !== session.id || number < told) return;
+    told = number;
     if (outcome.kind === 'failed') store.dispatch(analysisFailed(outcome.message));
     if (outcome.kind !== 'done') return;
     // A drag shows every answer in its order; apart from that what belongs to an older state is not shown.

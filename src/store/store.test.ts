@@ -214,6 +214,33 @@ describe('numbers beside the document', () => {
     ).toBeGreaterThan(0);
   });
 
+  test('an answer of a drag that waited for its turn does not replace the numbers at its end', async () => {
+    const quick: (boolean | undefined)[] = [];
+    let turn = (_time: number) => {};
+    vi.stubGlobal('requestAnimationFrame', (back: typeof turn) => void (turn = back));
+    const live: JobClient['live'] = (input) => (quick.push(input.options?.quick), thorough.live(input));
+    const other = makeStore({ designs, jobs: { ...direct, live } });
+    vi.unstubAllGlobals();
+    await other.open(id);
+    await settle();
+    other.store.dispatch(startDrag());
+    other.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(134)], 'drag'));
+    await settle();
+    // Frames come late: the next answer waits.
+    for (let time = 40; time < 4000; time += 40) turn(time);
+    other.store.dispatch(setFields([field('massItems', 'lump', 'position', 'x').to(135)], 'drag'));
+    await new Promise((done) => setTimeout(done, 400));
+    const { arrivals } = other.store.getState().analysis;
+    other.store.dispatch(endDrag());
+    await settle();
+    const { current } = other.store.getState().analysis;
+    expect(other.store.getState().analysis.arrivals).toBe(arrivals + 1);
+    expect(quick.slice(-2)).toEqual([true, false]);
+    turn(5000);
+    await settle();
+    expect(other.store.getState().analysis.current).toBe(current);
+  });
+
   test('what may help the state before is not tried any more once a drag changes it', async () => {
     const ended: string[] = [];
     const other = makeStore({ designs, jobs: { ...direct, cancel: (slot) => void ended.push(slot) } });
